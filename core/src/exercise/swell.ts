@@ -1,0 +1,47 @@
+import type { WrittenMidi } from '../horn/index.ts';
+import type { DynamicMark } from './dynamics.ts';
+import type { DynamicPoint, Exercise, StartMode } from './exercise.ts';
+import { parseExercise } from './validate.ts';
+
+export const SWELL_SHAPES = ['growFade', 'fade', 'grow', 'steady'] as const;
+/** pp<ff>pp, ff>pp, pp<ff, or one level throughout. */
+export type SwellShape = (typeof SWELL_SHAPES)[number];
+
+export interface SwellRequest {
+  note: WrittenMidi;
+  shape: SwellShape;
+  beats: number;
+  tempoBpm: number;
+  start: StartMode;
+  soft?: DynamicMark;
+  loud?: DynamicMark;
+}
+
+function dynamicsOf({ shape, beats, soft = 'pp', loud = 'ff' }: SwellRequest): DynamicPoint[] {
+  const ends = (from: DynamicMark, to: DynamicMark) => [
+    { beat: 0, mark: from },
+    { beat: beats, mark: to },
+  ];
+  switch (shape) {
+    case 'growFade':
+      return [{ beat: 0, mark: soft }, { beat: beats / 2, mark: loud }, { beat: beats, mark: soft }];
+    case 'fade':
+      return ends(loud, soft);
+    case 'grow':
+      return ends(soft, loud);
+    case 'steady':
+      return ends('mf', 'mf');
+  }
+}
+
+/** The single swell: one note, one breath, one hairpin. Throws `exercise-invalid`. */
+export function buildSwell(request: SwellRequest): Exercise {
+  const { note, beats, tempoBpm, start } = request;
+  return parseExercise({
+    version: 1,
+    tempoBpm,
+    beatsPerBar: 4,
+    start,
+    items: [{ kind: 'note', writtenMidi: note, lengthBeats: beats, dynamics: dynamicsOf(request) }],
+  });
+}

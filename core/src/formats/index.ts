@@ -1,0 +1,3 @@
+// File formats over libraries: WAV and the export of one take. Nothing here hears or judges.
+export { encodeWav, decodeWav, type Sound } from './wav.ts';
+export { packTake, type TakeDocument } from './takeExport.ts';

@@ -1,0 +1,28 @@
+import { strToU8, zipSync } from 'fflate';
+import type { TakeAnalysis, TakeContext } from '../judge/index.ts';
+import { encodeWav, type Sound } from './wav.ts';
+
+/** The JSON that travels with a take's sound. Units are in the names; absent frame values are null. */
+export interface TakeDocument {
+  format: 'inner-hum-take';
+  version: 1;
+  startedAt: string;
+  source: string;
+  sampleRateHz: number;
+  context: TakeContext;
+  analysis: TakeAnalysis | null;
+  clickSeconds: number[];
+  playerNote: string;
+  frames: { timeSeconds: number; f0Hz: number | null; clarity: number; levelDb: number; brightness: number | null; breathDb: number | null }[];
+}
+
+/** One take as a ZIP of `NAME.wav` (32-bit float, sample for sample) and `NAME.json`. */
+export function packTake(name: string, document: TakeDocument, sound: Sound): Uint8Array<ArrayBuffer> {
+  return zipSync(
+    {
+      [`${name}.wav`]: encodeWav(sound),
+      [`${name}.json`]: strToU8(`${JSON.stringify(document, null, 1)}\n`),
+    },
+    { level: 6 },
+  );
+}

@@ -1,0 +1,116 @@
+import { CoreError, createResampler, SampleRing } from '../signal/index.ts';
+import { clarityAt } from './clarity.ts';
+import { createCandidates, createCombScore } from './combScore.ts';
+import { createDualSpectrum, createDualSpectrumStage } from './dualSpectrum.ts';
+import { FRAME_SECONDS, type FrameTrack } from './frames.ts';
+import { createLevelMeter } from './levelMeter.ts';
+import { createPitchPath, PATH_LOOK_AHEAD } from './pitchPath.ts';
+import { refinePitch } from './refinePitch.ts';
+import { createTonePath, type ToneColour } from './tonePath.ts';
+
+export interface ListenerConfig {
+  /** Whole number of Hz, 8000-192000. A new rate needs a new listener. */
+  sampleRateHz: number;
+}
+
+/** Hears one continuous sound. Sample 0 is time 0; the same samples always give the same frames. */
+export interface Listener {
+  /**
+   * Takes the next samples, mono, full scale = 1, and appends every frame they complete to `out`.
+   * Throws `samples-not-finite` for NaN or infinite samples, before any of them is used.
+   */
+  push(samples: Float32Array, out: FrameTrack): void;
+  /** The sound has ended: appends the frames still waiting. No push after this. */
+  finish(out: FrameTrack): void;
+}
+
+const INTERNAL_HZ = 12000;
+const HOP_12 = INTERNAL_HZ * FRAME_SECONDS;
+const SPECTRA_KEPT = PATH_LOOK_AHEAD + 1;
+const HALF_SPECTRUM = 256;
+/** Samples between looks for a complete frame. */
+const BLOCK = 64;
+
+/** The pipeline: resample -> two spectra -> comb -> path -> refine -> clarity, level, colour -> frame. */
+export function createListener({ sampleRateHz }: ListenerConfig): Listener {
+  const to12 = createResampler(sampleRateHz, INTERNAL_HZ);
+  const to6 = createResampler(INTERNAL_HZ, INTERNAL_HZ / 2);
+  const ring12 = new SampleRing(4096);
+  const ring6 = new SampleRing(2048);
+  const ringFull = new SampleRing(sampleRateHz);
+  const level = createLevelMeter(sampleRateHz);
+  const spectrumStage = createDualSpectrumStage();
+  const spectra = Array.from({ length: SPECTRA_KEPT }, createDualSpectrum);
+  const combScore = createCombScore();
+  const candidates = createCandidates();
+  const path = createPitchPath();
+  const tonePath = createTonePath(sampleRateHz);
+  const colour: ToneColour = { brightness: NaN, breathDb: NaN, partialsDb: new Float64Array(16) };
+  const bestRoughHz = new Float64Array(SPECTRA_KEPT);
+  let analysed = 0;
+  let emitted = 0;
+  let fed12 = 0;
+
+  function feed(sample: number) {
+    ringFull.append(sample);
+    level.push(sample);
+    to12.push(sample, ring12);
+    while (fed12 < ring12.end) to6.push(ring12.at(fed12++), ring6);
+  }
+
+  function emit(roughHz: number, out: FrameTrack) {
+    const frame = emitted++;
+    const here = spectra[frame % SPECTRA_KEPT];
+    const centre = Math.round(frame * FRAME_SECONDS * sampleRateHz);
+    const levelDb = level.levelDbAt(centre);
+    if (roughHz === 0) {
+      const best = bestRoughHz[frame % SPECTRA_KEPT];
+      out.append(NaN, best > 0 ? clarityAt(here, best) : 0, levelDb, NaN, NaN);
+      return;
+    }
+    const f0Hz = refinePitch(here, roughHz);
+    tonePath(ringFull, centre, f0Hz, colour);
+    out.append(f0Hz, clarityAt(here, f0Hz), levelDb, colour.brightness, colour.breathDb);
+  }
+
+  function analyse(out: FrameTrack) {
+    const slot = analysed % SPECTRA_KEPT;
+    spectrumStage(ring12, analysed * HOP_12, ring6, (analysed * HOP_12) / 2, spectra[slot]);
+    combScore(spectra[slot], candidates);
+    bestRoughHz[slot] = candidates.count > 0 ? candidates.f0Hz[0] : 0;
+    analysed++;
+    const decided = path.push(candidates);
+    if (decided !== null) emit(decided, out);
+  }
+
+  function advance(out: FrameTrack) {
+    while (
+      ring6.end >= (analysed * HOP_12) / 2 + HALF_SPECTRUM &&
+      ring12.end >= analysed * HOP_12 + HALF_SPECTRUM
+    )
+      analyse(out);
+  }
+
+  return {
+    push(samples, out) {
+      for (let n = 0; n < samples.length; n++)
+        if (!Number.isFinite(samples[n]))
+          throw new CoreError('samples-not-finite', `Sound holds a sample that is not a number, at ${n}.`);
+      for (let start = 0; start < samples.length; start += BLOCK) {
+        const end = Math.min(samples.length, start + BLOCK);
+        for (let n = start; n < end; n++) feed(samples[n]);
+        advance(out);
+      }
+    },
+    finish(out) {
+      const frames = Math.floor(ringFull.end / sampleRateHz / FRAME_SECONDS + 1e-9) + 1;
+      while (analysed < frames) {
+        feed(0);
+        advance(out);
+      }
+      for (let age = Math.min(PATH_LOOK_AHEAD, analysed) - 1; age >= 0; age--)
+        emit(path.decide(age) ?? 0, out);
+      out.count = Math.min(out.count, frames);
+    },
+  };
+}

@@ -1,0 +1,163 @@
+import {
+  levelAtFraction,
+  secondsPerBeat as beatSeconds,
+  targetFraction,
+  writtenTurnBeat,
+  type DynamicScale,
+  type Exercise,
+  type NoteItem,
+} from '../exercise/index.ts';
+import { CLICK_SECONDS, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { frequencyHz, hornById, regularTube, toSounding, type HornId } from '../horn/index.ts';
+import { dropOuts, findGaps, findSlips, findToneSpan } from '../tone/index.ts';
+import { measureHold } from './hold.ts';
+import { levelCurve } from './levelCurve.ts';
+import type { SwellMeasures } from './measures.ts';
+import { readNote, type PitchTarget } from './noteTrack.ts';
+import { bendWithLevel, centsAtEnd, centsOverall, dynamicSpanDb } from './pitchMeasures.ts';
+import { findStairs, peakOffsetBeats, swellError, wrongWayPercent, type Stair } from './swellMeasures.ts';
+import { TOLERANCES, type ToleranceId } from './tolerances.ts';
+import { reachVerdict, type Verdict } from './verdict.ts';
+
+/** Everything a take is judged by, fixed when it was played and kept with it. */
+export interface TakeContext {
+  exercise: Exercise;
+  hornId: HornId;
+  a4Hz: number;
+  scale: DynamicScale;
+  toleranceId: ToleranceId;
+  roomFloorDb: number | null;
+  /** Beat 0 on the take's clock for a counted take; null where the first tone is beat 0. */
+  beatZeroSeconds: number | null;
+}
+
+/** What happened, on the take's clock, in order of time. */
+export type TakeEvent =
+  | { type: 'toneOnset'; timeSeconds: number }
+  | { type: 'jump' | 'crack'; timeSeconds: number; lengthSeconds: number; from: number; to: number }
+  | { type: 'gap'; timeSeconds: number; lengthSeconds: number }
+  | { type: 'stair'; timeSeconds: number; lengthSeconds: number; stepDb: number }
+  | { type: 'end'; timeSeconds: number };
+
+export interface TakeAnalysis {
+  beatZeroSeconds: number;
+  events: TakeEvent[];
+  measures: SwellMeasures;
+  verdict: Verdict;
+}
+
+/** Target of a written note on a horn, by its regular fingering. */
+export function pitchTarget(note: NoteItem, hornId: HornId, a4Hz: number): PitchTarget {
+  const { tube, partial } = regularTube(note.writtenMidi);
+  const horn = hornById(hornId);
+  return {
+    targetHz: frequencyHz(toSounding(note.writtenMidi, horn), a4Hz),
+    tubeHz: frequencyHz(toSounding(tube, horn), a4Hz),
+    partial,
+  };
+}
+
+function swellShape({ dynamics }: NoteItem): 'growFade' | 'grow' | 'fade' | 'steady' {
+  const first = targetFraction({ dynamics }, dynamics[0].beat);
+  const last = targetFraction({ dynamics }, dynamics[dynamics.length - 1].beat);
+  if (writtenTurnBeat({ dynamics }) !== null) return 'growFade';
+  return first === last ? 'steady' : first < last ? 'grow' : 'fade';
+}
+
+/**
+ * Judges a finished take of one note. `clickSeconds` are the metronome clicks found in its sound: what they
+ * touch is not measured. Returns null where no tone was heard.
+ */
+export function analyseTake(
+  track: FrameTrack,
+  context: TakeContext,
+  clickSeconds: readonly number[],
+): TakeAnalysis | null {
+  const { exercise, hornId, a4Hz, scale } = context;
+  const note = exercise.items[0];
+  const span = findToneSpan(track, context.roomFloorDb);
+  if (span === null) return null;
+  const target = pitchTarget(note, hornId, a4Hz);
+  const masked = dropOuts(track.count, clickSeconds, CLICK_SECONDS);
+  const secondsPerBeat = beatSeconds(exercise);
+  const onsetSeconds = span.first * FRAME_SECONDS;
+  const beatZeroSeconds = context.beatZeroSeconds ?? onsetSeconds;
+  const targetDbAtBeat = (beat: number) => levelAtFraction(targetFraction(note, beat), scale);
+
+  const read = readNote(track, span, target, masked);
+  const curve = levelCurve(read, beatZeroSeconds, secondsPerBeat, note.lengthBeats, targetDbAtBeat);
+  const shape = swellShape(note);
+  const isSwell = shape !== 'steady';
+  const error = swellError(curve);
+  const stairs = isSwell ? findStairs(curve) : [];
+  const turn = writtenTurnBeat(note);
+  const tolerance = TOLERANCES[context.toleranceId];
+  const slips = findSlips(track, span, target.tubeHz, target.partial);
+  const gaps = findGaps(track, span);
+  const beatAt = (frame: number) => (frame * FRAME_SECONDS - beatZeroSeconds) / secondsPerBeat;
+  const hold = measureHold({
+    track,
+    span,
+    target,
+    masked,
+    isSwell,
+    pitchBandCents: tolerance.pitchCents,
+    levelBandDb: tolerance.swellErrorDb,
+    slips,
+    gaps,
+    wantedDbAt(frame) {
+      const beat = beatAt(frame);
+      const within = beat >= 0 && beat <= note.lengthBeats && error !== null;
+      // The attack and the release are no level one could be wrong by.
+      const inside = frame - span.first > 15 && span.last - frame > 15;
+      return within && inside ? targetDbAtBeat(beat) + error.offsetDb : null;
+    },
+  });
+  const measures: SwellMeasures = {
+    ...centsOverall(read),
+    softEndCents: isSwell ? centsAtEnd(read, 'soft') : null,
+    loudEndCents: isSwell ? centsAtEnd(read, 'loud') : null,
+    bendWithLevel: isSwell ? bendWithLevel(read) : null,
+    dynamicSpanDb: dynamicSpanDb(read),
+    swellErrorDb: error?.rmsDb ?? null,
+    levelOffsetDb: error?.offsetDb ?? null,
+    stairs: {
+      count: stairs.length,
+      worstDb: stairs.length > 0 ? Math.max(...stairs.map(({ stepDb }) => stepDb)) : null,
+    },
+    wrongWayPercent: shape === 'steady' ? null : wrongWayPercent(curve, shape),
+    peakOffsetBeats: turn === null ? null : peakOffsetBeats(curve, turn),
+    holdSeconds: hold.seconds,
+    holdBeats: hold.seconds / secondsPerBeat,
+    holdCause: hold.cause,
+  };
+  const events = [
+    { type: 'toneOnset' as const, timeSeconds: onsetSeconds },
+    ...slips,
+    ...gaps.map((gap) => ({ type: 'gap' as const, ...gap })),
+    ...stairs.map((stair) => stairEvent(stair, beatZeroSeconds, secondsPerBeat)),
+    { type: 'end' as const, timeSeconds: span.last * FRAME_SECONDS },
+  ].sort((a, b) => a.timeSeconds - b.timeSeconds);
+  return {
+    beatZeroSeconds,
+    events,
+    measures,
+    verdict: reachVerdict({
+      measures,
+      events,
+      onsetSeconds,
+      shape,
+      tolerance,
+      writtenSeconds: note.lengthBeats * secondsPerBeat,
+    }),
+  };
+}
+
+function stairEvent({ fromBeat, toBeat, stepDb }: Stair, zero: number, secondsPerBeat: number): TakeEvent {
+  return {
+    type: 'stair',
+    timeSeconds: zero + fromBeat * secondsPerBeat,
+    lengthSeconds: (toBeat - fromBeat) * secondsPerBeat,
+    stepDb,
+  };
+}

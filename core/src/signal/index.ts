@@ -1,0 +1,10 @@
+// Signal processing with no idea of music: windows, transforms, filters, resampling, seeded noise.
+// Anything that knows about pitch, notes or takes belongs in hearing/ or above.
+export { CoreError, type CoreErrorCode } from './coreError.ts';
+export { hannInto } from './hann.ts';
+export { createKaiserLowpass } from './kaiserLowpass.ts';
+export { createResampler, type Resampler } from './resampler.ts';
+export { createBandFilter, type SampleFilter } from './bandFilter.ts';
+export { SampleRing } from './sampleRing.ts';
+export { createRandom, type Random } from './random.ts';
+export { dbFromPower, amplitudeFromDb, powerFromDb } from './decibel.ts';

@@ -1,0 +1,57 @@
+import { CoreError } from './coreError.ts';
+import { createKaiserLowpass } from './kaiserLowpass.ts';
+import { SampleRing } from './sampleRing.ts';
+
+/** Streams samples from one rate to another without delay: output n stands at time n / toHz exactly. */
+export interface Resampler {
+  /** Takes one input sample and appends to `out` every output sample it completes. */
+  push(sample: number, out: SampleRing): void;
+}
+
+function greatestCommonDivisor(a: number, b: number): number {
+  return b === 0 ? a : greatestCommonDivisor(b, a % b);
+}
+
+/**
+ * Polyphase Kaiser resampler between whole-numbered rates. Stop band about -70 dB (beta 7), pass band to
+ * 45 % of the lower rate. Throws `sample-rate-unsupported` for rates that are not whole numbers within
+ * 8-192 kHz on the input side.
+ */
+export function createResampler(fromHz: number, toHz: number): Resampler {
+  if (!Number.isInteger(fromHz) || fromHz < 6000 || fromHz > 192000)
+    throw new CoreError('sample-rate-unsupported', `Sample rate must be 8000-192000 Hz, got ${fromHz}.`);
+  const divisor = greatestCommonDivisor(fromHz, toHz);
+  const up = toHz / divisor;
+  const down = fromHz / divisor;
+  const lowRateHz = Math.min(fromHz, toHz);
+  // Kaiser: width in Hz = (A - 8) / (2.285 * 2 pi * T); A = 70 dB over a transition of 10 % of the low rate.
+  const halfWidthSeconds = (70 - 8) / (2.285 * 2 * Math.PI * 0.1 * lowRateHz) / 2;
+  const half = Math.ceil(halfWidthSeconds * fromHz);
+  const taps = 2 * half + 1;
+  const response = createKaiserLowpass(0.475 * lowRateHz, halfWidthSeconds, 7);
+  const phases = Array.from({ length: up }, (_, phase) => {
+    const table = Float64Array.from({ length: taps }, (_, i) => response((i - half - phase / up) / fromHz));
+    const sum = table.reduce((total, value) => total + value, 0);
+    return table.map((value) => value / sum);
+  });
+  const history = new SampleRing(taps + 2);
+  const reach = new Float64Array(taps);
+  // The next output stands at (nextCentre + nextPhase / up) input samples.
+  let nextCentre = 0;
+  let nextPhase = 0;
+  return {
+    push(sample, out) {
+      history.append(sample);
+      while (nextCentre + half < history.end) {
+        const table = phases[nextPhase];
+        let sum = 0;
+        history.readInto(reach, nextCentre - half);
+        for (let i = 0; i < taps; i++) sum += table[i] * reach[i];
+        out.append(sum);
+        nextPhase += down;
+        nextCentre += Math.floor(nextPhase / up);
+        nextPhase %= up;
+      }
+    },
+  };
+}

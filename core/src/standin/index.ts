@@ -1,0 +1,8 @@
+// The stand-in player: a horn in arithmetic. Notes, dynamics and a profile of faults in; samples and the exact
+// truth about them out. It exists so that everyone can use the app without a horn, and so that every judgement
+// can be checked against an answer known by construction. It must not import what it is used to test.
+export { playNote, type StandInNote, type Performance } from './playNote.ts';
+export { playPhrase } from './playPhrase.ts';
+export { playExercise, type ExerciseRequest } from './playExercise.ts';
+export { STEADY_HAND, WARM_UP, PROFILES, type StandInProfile, type ProfileId } from './profile.ts';
+export type { Truth } from './truth.ts';

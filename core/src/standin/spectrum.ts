@@ -1,0 +1,46 @@
+import { amplitudeFromDb } from '../signal/index.ts';
+
+const MAX_HARMONICS = 64;
+const CUTOFF_HZ = 900;
+
+/** Amplitudes of the harmonics of one tone, scaled to unit power, and the share of it within 0.5-8 kHz. */
+export interface HarmonicShape {
+  count: number;
+  amplitude: Float64Array;
+  breathBandShare: number;
+}
+
+export function createHarmonicShape(): HarmonicShape {
+  return { count: 0, amplitude: new Float64Array(MAX_HARMONICS), breathBandShare: 0 };
+}
+
+/**
+ * A saxophone-like spectrum: nearly flat up to the tone-hole cutoff (about 0.9 kHz here), falling above it by
+ * 20 dB an octave when soft and 9 when loud, with a weak fundamental on loud low notes. `loudness` is the
+ * place on the dynamic scale, 0-1. Harmonics end at 14 kHz or 0.45 of the rate.
+ */
+export function shapeHarmonicsInto(
+  out: HarmonicShape,
+  f0Hz: number,
+  loudness: number,
+  sampleRateHz: number,
+): void {
+  const loud = Math.max(0, Math.min(1, loudness));
+  const topHz = Math.min(14000, 0.45 * sampleRateHz);
+  const fallDb = 20 - 11 * loud;
+  out.count = Math.min(MAX_HARMONICS, Math.floor(topHz / f0Hz));
+  let power = 0;
+  let band = 0;
+  for (let k = 1; k <= out.count; k++) {
+    const hz = k * f0Hz;
+    const weakBass = k === 1 ? -12 * loud * Math.max(0, 1 - f0Hz / 300) : 0;
+    const db = weakBass - 1.5 * Math.log2(k) - (fallDb / 2) * Math.log2(1 + (hz / CUTOFF_HZ) ** 2);
+    const amplitude = amplitudeFromDb(db);
+    out.amplitude[k - 1] = amplitude;
+    power += (amplitude * amplitude) / 2;
+    if (hz >= 500 && hz <= 8000) band += (amplitude * amplitude) / 2;
+  }
+  const scale = 1 / Math.sqrt(power);
+  for (let k = 0; k < out.count; k++) out.amplitude[k] *= scale;
+  out.breathBandShare = band / power;
+}

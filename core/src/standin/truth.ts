@@ -1,0 +1,10 @@
+/** What the stand-in player really did, on the clock of the sound it made. */
+export interface Truth {
+  toneOnsetSeconds: number;
+  toneEndSeconds: number;
+  /** Fundamental in Hz every 10 ms from time 0; NaN outside the tone. */
+  f0Hz: Float64Array;
+  /** Level in dBFS every 10 ms; NaN outside the tone and within its attack and release. */
+  levelDb: Float64Array;
+  jumps: { timeSeconds: number; lengthSeconds: number; from: number; to: number }[];
+}

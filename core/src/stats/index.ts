@@ -1,0 +1,4 @@
+// Small robust statistics on plain arrays. Nothing here knows what the numbers mean.
+export { median, percentile, halfWidth16to84 } from './percentile.ts';
+export { theilSen, type LineFit } from './theilSen.ts';
+export { smoothInto } from './smooth.ts';

@@ -1,0 +1,35 @@
+import { median } from './percentile.ts';
+
+export interface LineFit {
+  slope: number;
+  intercept: number;
+  /** 1 - residual / total variance; 0 where y does not vary. */
+  r2: number;
+}
+
+/** Pairs beyond this many points are thinned evenly: the slope is a median, so nothing is lost but time. */
+const MAX_POINTS = 400;
+
+/**
+ * Robust line through (x, y): median of all pairwise slopes (Theil 1950, Sen 1968), intercept the median of
+ * y - slope x. Returns null with fewer than 3 points or where all x are equal.
+ */
+export function theilSen(x: ArrayLike<number>, y: ArrayLike<number>): LineFit | null {
+  const step = Math.max(1, Math.ceil(x.length / MAX_POINTS));
+  const slopes: number[] = [];
+  for (let i = 0; i < x.length; i += step)
+    for (let j = i + step; j < x.length; j += step)
+      if (x[j] !== x[i]) slopes.push((y[j] - y[i]) / (x[j] - x[i]));
+  const slope = x.length < 3 ? null : median(slopes);
+  if (slope === null) return null;
+  const offsets = Array.from(x, (xi, i) => y[i] - slope * xi);
+  const intercept = median(offsets) ?? 0;
+  const meanY = Array.from(y).reduce((sum, value) => sum + value, 0) / y.length;
+  let residual = 0;
+  let total = 0;
+  for (let i = 0; i < y.length; i++) {
+    residual += (y[i] - intercept - slope * x[i]) ** 2;
+    total += (y[i] - meanY) ** 2;
+  }
+  return { slope, intercept, r2: total > 0 ? 1 - residual / total : 0 };
+}

@@ -1,0 +1,12 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'] } },
+      { test: { name: 'web', root: 'web', include: ['src/**/*.test.ts'] } },
+      { test: { name: 'server', root: 'server', include: ['src/**/*.test.ts'] } },
+      { test: { name: 'cli', root: 'cli', include: ['src/**/*.test.ts'] } },
+    ],
+  },
+});
