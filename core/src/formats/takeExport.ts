@@ -1,4 +1,5 @@
 import { strToU8, zipSync } from 'fflate';
+import type { HornId } from '../horn/index.ts';
 import type { TakeAnalysis, TakeContext } from '../judge/index.ts';
 import { encodeWav, type Sound } from './wav.ts';
 
@@ -9,7 +10,10 @@ export interface TakeDocument {
   startedAt: string;
   source: string;
   sampleRateHz: number;
-  context: TakeContext;
+  hornId: HornId;
+  a4Hz: number;
+  /** Null for free playing. */
+  context: TakeContext | null;
   analysis: TakeAnalysis | null;
   clickSeconds: number[];
   playerNote: string;

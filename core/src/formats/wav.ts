@@ -1,4 +1,4 @@
-import wavefile from 'wavefile';
+import wavefile from 'wavefile/dist/wavefile.js';
 import { CoreError } from '../signal/index.ts';
 
 export interface Sound {

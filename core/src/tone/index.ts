@@ -6,3 +6,4 @@ export { findSlips, type Slip } from './slips.ts';
 export { findGaps, type Gap } from './gaps.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
 export { dropOuts } from './dropOuts.ts';
+export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';

@@ -1,0 +1,16 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect } from 'react';
+import { Navigate, Outlet, useLocation } from 'react-router';
+import { readSettings } from '../storage/index.ts';
+import { wearTheme } from './wearTheme.ts';
+
+/** Wears the player's theme, and sends a first visitor to the three questions. */
+export function Doorway() {
+  const settings = useLiveQuery(readSettings);
+  const { pathname } = useLocation();
+  const theme = settings?.theme;
+  useEffect(() => (theme ? wearTheme(theme) : undefined), [theme]);
+  if (!settings) return null;
+  if (!settings.visited && pathname !== '/welcome') return <Navigate to="/welcome" replace />;
+  return <Outlet />;
+}

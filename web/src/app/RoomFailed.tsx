@@ -1,0 +1,22 @@
+import { Box, Heading } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { useRouteError } from 'react-router';
+import { ActionButton } from '../ui/index.ts';
+
+/** A room that could not be shown: what to do, and that nothing is lost. */
+export function RoomFailed() {
+  const { t } = useTranslation();
+  const error = useRouteError();
+  return (
+    <Box p="8" maxW="prose">
+      <Heading as="h1" fontSize="title" fontFamily="heading" mb="4">
+        {t('failed.title')}
+      </Heading>
+      <Box mb="4">{t('failed.text')}</Box>
+      <Box color="muted" mb="5" fontSize="small">
+        {error instanceof Error ? error.message : String(error)}
+      </Box>
+      <ActionButton onClick={() => window.location.reload()}>{t('way.reload')}</ActionButton>
+    </Box>
+  );
+}

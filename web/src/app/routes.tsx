@@ -1,0 +1,30 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Shell } from './Shell.tsx';
+import { RoomFailed } from './RoomFailed.tsx';
+import { Doorway } from './Doorway.tsx';
+
+/** Each room is loaded when it is first entered. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    element: <Doorway />,
+    errorElement: <RoomFailed />,
+    HydrateFallback: () => null,
+    children: [
+      { path: 'welcome', lazy: () => import('../features/welcome/WelcomeRoom.tsx') },
+      {
+        element: <Shell />,
+        children: [
+          { index: true, element: <Navigate to="/stand" replace /> },
+          { path: 'stand', lazy: () => import('../features/stand/FreeDeskRoom.tsx') },
+          { path: 'stand/swell', lazy: () => import('../features/stand/SwellRoom.tsx') },
+          { path: 'takes', lazy: () => import('../features/takes/TakesRoom.tsx') },
+          { path: 'takes/:takeId', lazy: () => import('../features/takes/TakeRoom.tsx') },
+          { path: 'case', lazy: () => import('../features/case/CaseRoom.tsx') },
+          { path: 'case/calibrate', lazy: () => import('../features/case/CalibrateRoom.tsx') },
+          { path: '*', element: <Navigate to="/stand" replace /> },
+        ],
+      },
+    ],
+  },
+]);

@@ -1,0 +1,85 @@
+import { createSystem, defaultBaseConfig, defineConfig, type SystemStyleObject } from '@chakra-ui/react';
+
+const theme = (light: string, dark: string) => ({ value: { _light: light, _dark: dark } });
+const plain = (value: string) => ({ value });
+
+const globalCss: Record<string, SystemStyleObject> = {
+  '*, *::before, *::after': { boxSizing: 'border-box', margin: 0, padding: 0, borderWidth: 0 },
+  html: { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: '16px', lineHeight: 1.5, height: '100%' },
+  'body, #root': { height: '100%', fontVariantNumeric: 'tabular-nums' },
+  'h1, h2, h3': { fontFamily: 'heading', fontWeight: 400, lineHeight: 1.2 },
+  'ul, ol': { listStyle: 'none' },
+  a: { color: 'inherit', textDecoration: 'none' },
+  'a:focus-visible, button:focus-visible, input:focus-visible, select:focus-visible, textarea:focus-visible, canvas:focus-visible, [tabindex]:focus-visible':
+    { outline: '3px solid', outlineColor: 'brass', outlineOffset: '2px' },
+  'button, input, select, textarea': { font: 'inherit', color: 'inherit', background: 'transparent' },
+  '.ribbon-frame': { position: 'relative', width: '100%' },
+  '.ribbon-canvas': { display: 'block', width: '100%' },
+  '@media (prefers-reduced-motion: reduce)': {
+    '& *': { animation: 'none !important', transition: 'none !important' },
+  },
+};
+
+/** Every colour, size and space of the app; rooms use these names and no literals. */
+const config = defineConfig({
+  globalCss,
+  theme: {
+    breakpoints: { sm: '30em', md: '48em', lg: '64em', xl: '80em' },
+    tokens: {
+      spacing: {
+        1: plain('4px'),
+        2: plain('8px'),
+        3: plain('12px'),
+        4: plain('16px'),
+        5: plain('20px'),
+        6: plain('24px'),
+        7: plain('32px'),
+        8: plain('40px'),
+        9: plain('56px'),
+      },
+      sizes: {
+        touch: plain('44px'),
+        rail: plain('132px'),
+        places: plain('60px'),
+        page: plain('1080px'),
+        prose: plain('640px'),
+        field: plain('120px'),
+        noteColumn: plain('216px'),
+        full: plain('100%'),
+        screen: plain('100dvh'),
+      },
+      radii: { small: plain('4px'), round: plain('999px') },
+      fonts: {
+        heading: plain('"Young Serif", Georgia, serif'),
+        body: plain('"Atkinson Hyperlegible Next Variable", "Segoe UI", sans-serif'),
+        marks: plain('"Literata Variable", Georgia, serif'),
+      },
+      fontSizes: {
+        small: plain('14px'),
+        normal: plain('16px'),
+        medium: plain('18px'),
+        large: plain('22px'),
+        title: plain('30px'),
+        display: plain('44px'),
+        next: plain('56px'),
+        beat: plain('72px'),
+        note: plain('136px'),
+        desk: plain('200px'),
+      },
+    },
+    semanticTokens: {
+      colors: {
+        paper: theme('#F7F3EA', '#17131A'),
+        ink: theme('#2A1F2D', '#F2EADB'),
+        muted: theme('#665A67', '#A89DA6'),
+        brass: theme('#8A5A12', '#D6A550'),
+        cane: theme('#EFE2C4', '#3A2F22'),
+        copper: theme('#A83F19', '#EE8150'),
+        line: theme('#D9CFBD', '#3B3340'),
+        edge: theme('#8C8189', '#7A6F7C'),
+      },
+    },
+  },
+});
+
+export const system = createSystem(defaultBaseConfig, config);

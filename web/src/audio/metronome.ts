@@ -1,0 +1,105 @@
+import { renderClick } from '@inner-hum/core/hearing';
+
+/** A running beat: beat n falls at `zeroSeconds + n * secondsPerBeat` of the audio clock. */
+export interface Pulse {
+  zeroSeconds: number;
+  secondsPerBeat: number;
+  beatsPerBar: number;
+}
+
+export interface Metronome {
+  /** Starts, or goes on with another pulse. Beats before the present are passed over. */
+  start(pulse: Pulse): void;
+  stop(): void;
+  setHeard(heard: boolean): void;
+  readonly pulse: Pulse | null;
+}
+
+const TICK_MS = 50;
+const AHEAD_SECONDS = 0.25;
+/** Hidden tabs get one timer a second. */
+const AHEAD_HIDDEN_SECONDS = 2.2;
+const GAIN = 0.35;
+const ACCENT_GAIN = 0.6;
+
+/**
+ * Schedules clicks on the audio clock, a little ahead. `onClicks` gets the times of the clicks that will
+ * really sound, so that they can be found in the microphone's sound and kept out of the measurement.
+ */
+export function createMetronome(
+  output: () => { context: AudioContext; room: AudioNode } | null,
+  onClicks: (times: number[]) => void,
+): Metronome {
+  let pulse: Pulse | null = null;
+  let heard = false;
+  let nextBeat = 0;
+  let timer: ReturnType<typeof setInterval> | null = null;
+  let click: AudioBuffer | null = null;
+  let scheduled: AudioBufferSourceNode[] = [];
+
+  function schedule() {
+    const out = output();
+    if (!pulse || !out) return;
+    const { context, room } = out;
+    if (!click) {
+      const samples = renderClick(context.sampleRate);
+      click = context.createBuffer(1, samples.length, context.sampleRate);
+      click.copyToChannel(samples, 0);
+    }
+    const until = context.currentTime + (document.hidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS);
+    const times: number[] = [];
+    for (;;) {
+      const at = pulse.zeroSeconds + nextBeat * pulse.secondsPerBeat;
+      if (at > until) break;
+      if (heard && at >= context.currentTime) {
+        const source = context.createBufferSource();
+        source.buffer = click;
+        const gain = context.createGain();
+        const inBar = ((nextBeat % pulse.beatsPerBar) + pulse.beatsPerBar) % pulse.beatsPerBar;
+        gain.gain.value = inBar === 0 ? ACCENT_GAIN : GAIN;
+        source.connect(gain).connect(room);
+        source.start(at);
+        source.onended = () => (scheduled = scheduled.filter((other) => other !== source));
+        scheduled.push(source);
+        times.push(at);
+      }
+      nextBeat++;
+    }
+    if (times.length > 0) onClicks(times);
+  }
+
+  function silence() {
+    for (const source of scheduled) source.stop();
+    scheduled = [];
+  }
+
+  function restart() {
+    const out = output();
+    if (!pulse || !out) return;
+    silence();
+    nextBeat = Math.ceil((out.context.currentTime + 0.01 - pulse.zeroSeconds) / pulse.secondsPerBeat);
+    schedule();
+  }
+
+  return {
+    get pulse() {
+      return pulse;
+    },
+    start(next) {
+      pulse = next;
+      restart();
+      timer ??= setInterval(schedule, TICK_MS);
+    },
+    stop() {
+      if (timer) clearInterval(timer);
+      timer = null;
+      pulse = null;
+      silence();
+    },
+    setHeard(next) {
+      if (heard === next) return;
+      heard = next;
+      restart();
+    },
+  };
+}

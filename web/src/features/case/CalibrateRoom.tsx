@@ -1,0 +1,108 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import { useSelector } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { AppState } from '../../app/store.ts';
+import { changeSettings, readSettings, saveCalibration } from '../../storage/index.ts';
+import { useStandSetup } from '../stand/standSetup.ts';
+import { useStand } from '../stand/StandProvider.tsx';
+import { CalibrateView } from './CalibrateView.tsx';
+import { EMPTY_FINDINGS, STEPS, type CalibrationFindings, type CalibrationFault } from './calibrationSteps.ts';
+import { measureLoudness, measureRoom, measureRoundTrip } from './measurePlace.ts';
+
+/** One minute, four steps, each of which starts and ends by itself; any of them can be skipped. */
+export function Component() {
+  const stand = useStand();
+  const navigate = useNavigate();
+  const setup = useStandSetup();
+  const settings = useLiveQuery(readSettings);
+  const phase = useSelector((state: AppState) => state.stand.phase);
+  const [step, setStep] = useState<number | null>(null);
+  const [findings, setFindings] = useState<CalibrationFindings>(EMPTY_FINDINGS);
+  const [fault, setFault] = useState<CalibrationFault | null>(null);
+  const running = step !== null && step < STEPS.length ? STEPS[step] : null;
+
+  useEffect(() => {
+    if (running === null || fault !== null) return undefined;
+    const abort = new AbortController();
+    const next = (found: Partial<CalibrationFindings>) => {
+      if (abort.signal.aborted) return;
+      setFindings((before) => ({ ...before, ...found }));
+      setStep((now) => (now ?? 0) + 1);
+    };
+    const fail = (why: CalibrationFault) => {
+      if (!abort.signal.aborted) setFault(why);
+    };
+    const { live } = stand;
+    switch (running) {
+      case 'room':
+        void measureRoom(live, abort.signal).then((roomFloorDb) =>
+          roomFloorDb === null ? fail('noSound') : next({ roomFloorDb }),
+        );
+        break;
+      case 'soft':
+        void measureLoudness(live, findings.roomFloorDb, abort.signal).then((softDb) => softDb !== null && next({ softDb }));
+        break;
+      case 'loud':
+        void measureLoudness(live, findings.roomFloorDb, abort.signal).then((loudDb) => {
+          if (loudDb === null) return;
+          if (findings.softDb !== null && loudDb - findings.softDb < 8) fail('sameLoudness');
+          else next({ loudDb });
+        });
+        break;
+      case 'latency':
+        void measureRoundTrip(stand, abort.signal).then((roundTripSeconds) =>
+          roundTripSeconds === null ? fail('noClicks') : next({ roundTripSeconds }),
+        );
+    }
+    return () => abort.abort();
+  }, [running, fault, stand, findings.roomFloorDb, findings.softDb]);
+
+  const begin = async () => {
+    if (!setup) return;
+    await changeSettings({ source: 'microphone' });
+    await stand.goFree({ ...setup, settings: { ...setup.settings, source: 'microphone', click: 'off' } });
+    setFault(null);
+    setStep(0);
+  };
+  const finish = async () => {
+    const { roomFloorDb, softDb, loudDb, roundTripSeconds } = findings;
+    await saveCalibration({
+      id: crypto.randomUUID(),
+      madeAt: Date.now(),
+      roomFloorDb,
+      scale:
+        softDb !== null && loudDb !== null ? { floorDb: softDb, ceilingDb: loudDb, source: 'calibrated' } : null,
+      roundTripSeconds,
+    });
+    await navigate('/case');
+  };
+  const forward = () => {
+    if (step === null) void begin();
+    else if (fault) setFault(null);
+    else if (step >= STEPS.length) void finish();
+  };
+  useHotkeys('space, enter, right, pagedown', (event) => {
+    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
+    event.preventDefault();
+    forward();
+  });
+  if (!settings) return null;
+  return (
+    <CalibrateView
+      step={step}
+      fault={fault}
+      findings={findings}
+      listening={phase === 'free'}
+      naming={settings.naming}
+      onForward={forward}
+      onSkip={() => {
+        setFault(null);
+        setStep((now) => Math.min(STEPS.length, (now ?? 0) + 1));
+      }}
+      onRetry={() => void begin()}
+      onStandIn={() => void changeSettings({ source: 'standIn' }).then(() => navigate('/stand'))}
+    />
+  );
+}

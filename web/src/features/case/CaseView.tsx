@@ -1,0 +1,115 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import { HORN_IDS } from '@inner-hum/core/horn';
+import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { ActionLink, Choice, NumberField, RoomHeading } from '../../ui/index.ts';
+import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
+import { KeyFields } from './KeyFields.tsx';
+
+interface CaseViewProps {
+  settings: SettingsRecord;
+  calibration: CalibrationRecord | null;
+  onChange(change: Partial<SettingsRecord>): void;
+}
+
+const PROFILE_IDS = ['steady', 'goodDay', 'stair', 'slips', 'airy'] as const;
+
+export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
+  const { t } = useTranslation();
+  const section = (title: string, children: ReactNode) => (
+    <Box as="section" py="5" borderTopWidth="1px" borderTopStyle="solid" borderTopColor="line">
+      <Heading as="h2" fontFamily="heading" fontSize="large" mb="3">
+        {title}
+      </Heading>
+      <Flex columnGap={{ base: '6', md: '9' }} rowGap="4" wrap="wrap">
+        {children}
+      </Flex>
+    </Box>
+  );
+  const oneOf = <Name extends keyof SettingsRecord, Value extends SettingsRecord[Name] & string>(
+    name: Name,
+    legend: string,
+    values: readonly Value[],
+    label: (value: Value) => string,
+  ) => (
+    <Choice
+      legend={legend}
+      value={settings[name] as Value}
+      onChange={(value) => onChange({ [name]: value })}
+      options={values.map((value) => ({ value, label: label(value) }))}
+    />
+  );
+  return (
+    <Box maxW="page">
+      <RoomHeading title={t('case.title')} />
+      {section(
+        t('case.horn'),
+        <>
+          {oneOf('hornId', t('welcome.horn'), HORN_IDS, (id) => t(`horn.${id}`))}
+          <NumberField
+            label={t('case.a4')}
+            less={t('case.a4Down')}
+            more={t('case.a4Up')}
+            onLess={() => onChange({ a4Hz: Math.max(390, settings.a4Hz - 1) })}
+            onMore={() => onChange({ a4Hz: Math.min(470, settings.a4Hz + 1) })}
+            shown={t('case.hz', { hz: settings.a4Hz })}
+          />
+        </>,
+      )}
+      {section(
+        t('case.input'),
+        <>
+          {oneOf('source', t('free.input'), ['microphone', 'standIn'], (value) => t(`source.${value}`))}
+          {settings.source === 'standIn' &&
+            oneOf('profileId', t('case.profile'), PROFILE_IDS, (id) => t(`profile.${id as (typeof PROFILE_IDS)[number]}`))}
+          {settings.source === 'microphone' && (
+            <Box maxW="prose">
+              <Box mb="2">
+                {calibration
+                  ? t('case.calibrated', { date: format(calibration.madeAt, 'd MMMM, HH:mm') })
+                  : t('case.notCalibrated')}
+              </Box>
+              <ActionLink to="/case/calibrate">{t('case.calibrate')}</ActionLink>
+            </Box>
+          )}
+          <Box color="muted" maxW="prose" w="full">
+            {t('case.meterCaution')}
+          </Box>
+        </>,
+      )}
+      {section(
+        t('case.judging'),
+        <>
+          {oneOf('toleranceId', t('case.tolerance'), ['relaxed', 'usual', 'strict'], (id: ToleranceId) =>
+            t('case.toleranceOf', {
+              name: t(`tolerance.${id}`),
+              cents: TOLERANCES[id].pitchCents,
+              db: TOLERANCES[id].swellErrorDb,
+            }),
+          )}
+        </>,
+      )}
+      {section(
+        t('case.reading'),
+        <>
+          {oneOf('naming', t('case.naming'), ['letters', 'german', 'fixedDo'], (value) => t(`naming.${value}`))}
+          {oneOf('pitchShown', t('case.pitchShown'), ['written', 'sounding'], (value) => t(`pitchShown.${value}`))}
+          {oneOf('theme', t('case.theme'), ['system', 'daylight', 'stage'], (value) => t(`theme.${value}`))}
+        </>,
+      )}
+      {section(t('case.keys'), <KeyFields settings={settings} onChange={onChange} />)}
+      {section(
+        t('case.care'),
+        <Box as="ul" maxW="prose">
+          {(['hearing', 'throat', 'embouchure', 'dizziness', 'hands'] as const).map((name) => (
+            <Box as="li" key={name} mb="2">
+              {t(`care.${name}`)}
+            </Box>
+          ))}
+        </Box>,
+      )}
+    </Box>
+  );
+}

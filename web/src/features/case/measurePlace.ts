@@ -1,0 +1,59 @@
+import { FRAME_SECONDS, FrameTrack } from '@inner-hum/core/hearing';
+import { measureSteadyTone } from '@inner-hum/core/judge';
+import { median } from '@inner-hum/core/stats';
+import type { LiveSound, StandController } from '../stand/standController.ts';
+
+const ROOM_SECONDS = 3;
+const SILENCE_FRAMES = Math.round(0.6 / FRAME_SECONDS);
+const LOOK_MS = 150;
+const CLICKS = 8;
+const CLICK_EVERY_SECONDS = 0.45;
+
+function pause(ms: number, signal: AbortSignal): Promise<void> {
+  return new Promise((resolve) => {
+    const timer = setTimeout(resolve, ms);
+    signal.addEventListener('abort', () => {
+      clearTimeout(timer);
+      resolve();
+    });
+  });
+}
+
+/** Median level of three quiet seconds; null where no sound arrives at all. */
+export async function measureRoom(live: LiveSound, signal: AbortSignal): Promise<number | null> {
+  const from = live.track.count;
+  await pause(1000 * ROOM_SECONDS, signal);
+  return median(live.track.slice(from).levelDb);
+}
+
+/** Waits for one held note and its end; its level. Null where it was broken off. */
+export async function measureLoudness(
+  live: LiveSound,
+  roomFloorDb: number | null,
+  signal: AbortSignal,
+): Promise<number | null> {
+  const from = live.track.count;
+  while (!signal.aborted) {
+    await pause(LOOK_MS, signal);
+    const heard = FrameTrack.from(live.track.slice(from));
+    const tone = measureSteadyTone(heard, roomFloorDb);
+    const end = heard.columns.f0Hz.subarray(Math.max(0, heard.count - SILENCE_FRAMES));
+    const quiet = end.filter(Number.isNaN).length > 0.8 * end.length;
+    if (tone && quiet) return tone.levelDb;
+  }
+  return null;
+}
+
+/** Plays clicks and finds them in the microphone: how long sound takes out and in. Null where they are not heard. */
+export async function measureRoundTrip(stand: StandController, signal: AbortSignal): Promise<number | null> {
+  const zeroSeconds = stand.desk.now() + 0.4;
+  stand.metronome.setHeard(true);
+  stand.metronome.start({ zeroSeconds, secondsPerBeat: CLICK_EVERY_SECONDS, beatsPerBar: 1 });
+  await pause(1000 * (0.4 + CLICKS * CLICK_EVERY_SECONDS), signal);
+  stand.metronome.stop();
+  await pause(600, signal);
+  if (signal.aborted) return null;
+  const due = Array.from({ length: CLICKS }, (_, i) => zeroSeconds + i * CLICK_EVERY_SECONDS);
+  const delays = await stand.clickDelays(due);
+  return delays.length >= CLICKS / 2 ? median(delays) : null;
+}

@@ -1,0 +1,107 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { hornById, toWritten } from '@inner-hum/core/horn';
+import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField } from '../../ui/index.ts';
+import type { SettingsRecord } from '../../storage/index.ts';
+import { BeatLamp } from './BeatLamp.tsx';
+import { LiveTape } from './LiveTape.tsx';
+import type { StandPhase } from './standSlice.ts';
+import type { StandSetup } from './standSetup.ts';
+import { Troubles } from './Troubles.tsx';
+import type { HeardNote } from './useHeardNote.ts';
+
+interface FreeDeskViewProps {
+  setup: StandSetup;
+  phase: StandPhase;
+  heard: HeardNote | null;
+  keptTakeId: string | null;
+  tapeLabel: string;
+  onRetry(): void;
+  onSource(source: SettingsRecord['source']): void;
+  onClick(click: SettingsRecord['click']): void;
+  onTempo(step: 1 | -1): void;
+  onKeep(): void;
+  onKeptSeen(): void;
+}
+
+const TAPE_HEIGHT = 300;
+
+export function FreeDeskView(props: FreeDeskViewProps) {
+  const { setup, phase, heard, keptTakeId, tapeLabel, onKeptSeen } = props;
+  const { t } = useTranslation();
+  const { settings, scale } = setup;
+  const shown =
+    heard && (settings.pitchShown === 'written' ? toWritten(heard.midi, hornById(settings.hornId)) : heard.midi);
+  const side = heard && (Math.abs(heard.cents) < 3 ? 'true' : heard.cents > 0 ? 'sharp' : 'flat');
+  const key = (name: keyof SettingsRecord['keys']) => (settings.singleKeys ? settings.keys[name] : undefined);
+  return (
+    <Box maxW="page">
+      <Troubles onRetry={props.onRetry} onStandIn={() => props.onSource('standIn')} />
+      <Flex alignItems="center" gap={{ base: '5', md: '9' }} h={{ base: '170px', md: '236px' }} wrap="nowrap">
+        <Box
+          fontFamily="heading"
+          fontSize={{ base: 'note', md: 'desk' }}
+          lineHeight="1"
+          minW={{ base: '150px', md: '300px' }}
+          color={shown === null ? 'line' : 'ink'}
+          data-testid="heard-note"
+        >
+          {shown === null ? '–' : <NoteGlyph midi={shown} naming={settings.naming} octave />}
+        </Box>
+        {heard && side ? (
+          <Box>
+            <Box fontSize={{ base: 'title', md: 'next' }} lineHeight="1.1" color={side === 'true' ? 'ink' : 'copper'}>
+              {side === 'true' ? t('free.true') : t(`free.${side}`, { count: Math.abs(heard.cents) })}
+            </Box>
+            <Box fontFamily="marks" fontStyle="italic" fontWeight="700" fontSize="display">
+              {heard.mark}
+            </Box>
+          </Box>
+        ) : (
+          <Box color="muted" fontSize={{ base: 'medium', md: 'large' }} maxW="prose">
+            {t(phase === 'free' ? 'free.silent' : phase === 'opening' ? 'free.opening' : 'free.off')}
+          </Box>
+        )}
+      </Flex>
+      <LiveTape a4Hz={settings.a4Hz} scale={scale} height={TAPE_HEIGHT} label={tapeLabel} />
+      <Flex gap={{ base: '5', md: '8' }} mt="6" wrap="wrap" alignItems="flex-end">
+        <NumberField
+          label={t('free.tempo')}
+          less={t('free.slower')}
+          more={t('free.faster')}
+          onLess={() => props.onTempo(-1)}
+          onMore={() => props.onTempo(1)}
+          shown={t('free.bpm', { tempo: settings.tempoBpm })}
+        />
+        <BeatLamp shown={settings.click === 'seen' || settings.click === 'both'} />
+        <Choice
+          legend={key('click') ? t('free.clickWithKey', { key: key('click') ?? '' }) : t('free.click')}
+          value={settings.click}
+          onChange={props.onClick}
+          options={(['off', 'seen', 'heard', 'both'] as const).map((value) => ({ value, label: t(`click.${value}`) }))}
+        />
+        <Choice
+          legend={t('free.input')}
+          value={settings.source}
+          onChange={props.onSource}
+          options={(['microphone', 'standIn'] as const).map((value) => ({ value, label: t(`source.${value}`) }))}
+        />
+      </Flex>
+      <Flex gap="6" mt="7" wrap="wrap" alignItems="center">
+        <ActionLink look="main" to="/stand/swell">
+          {t('free.swell')}
+        </ActionLink>
+        <ActionButton onClick={props.onKeep}>
+          {t('free.keep')} {key('keep') && <Key>{key('keep') ?? ''}</Key>}
+        </ActionButton>
+        {keptTakeId && (
+          <Box role="status">
+            <ActionLink look="plain" to={`/takes/${keptTakeId}`} onClick={onKeptSeen}>
+              {t('free.kept')}
+            </ActionLink>
+          </Box>
+        )}
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,137 @@
+import { lengthBeats, secondsPerBeat, targetFraction, type DynamicScale, type Exercise } from '@inner-hum/core/exercise';
+import { pitchTarget } from '@inner-hum/core/judge';
+import type { HornId } from '@inner-hum/core/horn';
+import { useEffect, useRef } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  createLayout,
+  fitCanvas,
+  InkTrack,
+  LABEL_FONT,
+  MARK_FONT,
+  paintInk,
+  paintMarks,
+  paintOutlineAhead,
+  paintRules,
+  paintStrayLabels,
+  useElementWidth,
+  useRibbonPalette,
+} from '../../ribbon/index.ts';
+import { paintBeats } from './paintBeats.ts';
+import { useStand } from './StandProvider.tsx';
+import type { StandPhase } from './standSlice.ts';
+
+interface LivePageProps {
+  exercise: Exercise;
+  hornId: HornId;
+  a4Hz: number;
+  scale: DynamicScale;
+  phase: StandPhase;
+  blind: boolean;
+  beatsSeen: boolean;
+  height: number;
+  label: string;
+}
+
+const BEAT_ROW = 132;
+const MARK_ROW = 44;
+
+/** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
+export function LivePage(props: LivePageProps) {
+  const { exercise, hornId, a4Hz, scale, phase, blind, beatsSeen, height, label } = props;
+  const { t } = useTranslation();
+  const { live, desk, metronome } = useStand();
+  const palette = useRibbonPalette();
+  const [frame, width] = useElementWidth();
+  const under = useRef<HTMLCanvasElement>(null);
+  const over = useRef<HTMLCanvasElement>(null);
+
+  useEffect(() => {
+    if (!under.current || !over.current || width === 0) return;
+    const ribbonHeight = height - BEAT_ROW - MARK_ROW;
+    const back = fitCanvas(under.current, width, height);
+    const front = fitCanvas(over.current, width, ribbonHeight);
+    const note = exercise.items[0];
+    const beat = secondsPerBeat(exercise);
+    const length = lengthBeats(exercise) * beat;
+    const narrow = width < 520;
+    // Time of the page runs from beat 0; a take's own clock is shifted by its beat 0.
+    const page = createLayout({
+      width,
+      height: ribbonHeight,
+      left: 4,
+      right: width - (narrow ? 14 : 84),
+      fromSeconds: -0.2 * beat,
+      toSeconds: length + 0.3 * beat,
+    });
+    const wantedAt = (seconds: number) =>
+      seconds < 0 || seconds > length ? null : targetFraction(note, seconds / beat);
+    const target = pitchTarget(note, hornId, a4Hz);
+    const strayLabel = (partial: number) => t('ribbon.partial', { partial });
+    const marks = note.dynamics.map((point) => ({ seconds: point.beat * beat, mark: point.mark as string }));
+    const labels = narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT };
+    const showsInk = !blind || phase === 'ended';
+    let track = live.track;
+    let ink: InkTrack | null = null;
+    let zero = 0;
+    let request = 0;
+
+    const paint = () => {
+      request = requestAnimationFrame(paint);
+      const running = live.takeId !== null && live.beatZeroSeconds !== null && phase !== 'armed' && phase !== 'counting';
+      if (running && (ink === null || track !== live.track)) {
+        track = live.track;
+        zero = live.beatZeroSeconds ?? 0;
+        const at = zero;
+        ink = new InkTrack({ scale, a4Hz, note: target, wantedAt: (seconds) => wantedAt(seconds - at) });
+        front.clearRect(0, 0, width, ribbonHeight);
+      }
+      const now = desk.now() - live.startSeconds - zero;
+      if (running && ink) {
+        const from = ink.count;
+        // After the end nothing is added: the page keeps the take as it was.
+        ink.follow(live.track, live.takeFrames ?? live.track.count);
+        const layout = { ...page, fromSeconds: page.fromSeconds + zero, xAt: (s: number) => page.xAt(s - zero) };
+        if (showsInk && ink.count > from) {
+          const left = layout.xAt((from - 1) * 0.01);
+          front.clearRect(left, 0, width - left, ribbonHeight);
+          paintInk(front, ink, from, ink.count, layout, palette, target.partial);
+          if (phase === 'ended') paintStrayLabels(front, ink, layout, palette, target.partial, strayLabel, LABEL_FONT);
+        }
+      }
+      back.clearRect(0, 0, width, height);
+      paintRules(back, page, palette, labels);
+      const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
+      if (phase !== 'ended') paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, length, wantedAt);
+      paintMarks(back, page, palette, marks, ribbonHeight + 30, MARK_FONT);
+      const pulse = metronome.pulse;
+      const pulseNow = desk.now() - desk.outputLatencySeconds();
+      paintBeats(back, page, palette, {
+        top: ribbonHeight + MARK_ROW,
+        beats: lengthBeats(exercise),
+        secondsPerBeat: beat,
+        beatsPerBar: exercise.beatsPerBar,
+        beatNow: pulse && beatsSeen && phase !== 'ended' ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat : null,
+        counting: phase === 'counting',
+        running: phase === 'playing',
+      });
+      if (phase === 'playing' && now > 0 && now < length + 0.3 * beat) {
+        const x = page.xAt(now);
+        back.fillStyle = palette.ink;
+        back.fillRect(x - 1, 8, 2, ribbonHeight - 8);
+        back.beginPath();
+        back.arc(x, 8, 5, 0, 2 * Math.PI);
+        back.fill();
+      }
+    };
+    paint();
+    return () => cancelAnimationFrame(request);
+  }, [exercise, hornId, a4Hz, scale, phase, blind, beatsSeen, height, width, palette, live, desk, metronome, t]);
+
+  return (
+    <div ref={frame} role="img" aria-label={label} className="ribbon-frame" style={{ height }}>
+      <canvas ref={under} style={{ position: 'absolute', width, height }} />
+      <canvas ref={over} style={{ position: 'absolute', width, height: height - BEAT_ROW - MARK_ROW }} />
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { SWELL_SHAPES, type SwellRequest } from '@inner-hum/core/exercise';
+import { hornById, writtenMidi } from '@inner-hum/core/horn';
+import { useTranslation } from 'react-i18next';
+import { ActionButton, Choice, Key, NoteGlyph, noteText, NumberField } from '../../ui/index.ts';
+import type { SettingsRecord } from '../../storage/index.ts';
+import { HairpinIcon } from './HairpinIcon.tsx';
+import type { StandPhase } from './standSlice.ts';
+import { nextTempo } from './transport.ts';
+
+interface SwellControlsProps {
+  request: SwellRequest;
+  settings: SettingsRecord;
+  phase: StandPhase;
+  onChange(change: Partial<SwellRequest>): void;
+  onPrimary(): void;
+}
+
+/** What to play: note, shape, beats, tempo and how it starts. All of it can be left as it is. */
+export function SwellControls({ request, settings, phase, onChange, onPrimary }: SwellControlsProps) {
+  const { t } = useTranslation();
+  const horn = hornById(settings.hornId);
+  const standIn = settings.source === 'standIn';
+  const step = (by: number) =>
+    onChange({ note: writtenMidi(Math.max(horn.lowest, Math.min(horn.highest, request.note + by))) });
+  return (
+    <Box>
+      <Flex gap="5" alignItems="center" wrap="wrap" mb="4">
+        {standIn || request.start === 'countIn' || phase === 'off' ? (
+          <ActionButton look="main" onClick={onPrimary} disabled={phase === 'opening'}>
+            {t(phase === 'off' ? 'swell.open' : standIn ? 'swell.standInPlays' : 'swell.countIn')}
+          </ActionButton>
+        ) : (
+          <Box fontFamily="heading" fontSize="large">
+            {t('swell.playToBegin', { note: noteText(request.note, settings.naming) })}
+          </Box>
+        )}
+        {(standIn || request.start === 'countIn') && <Key>space</Key>}
+      </Flex>
+      <Flex columnGap={{ base: '5', md: '7' }} rowGap="3" wrap="wrap" alignItems="flex-start">
+        <NumberField
+          label={t('swell.note')}
+          less={t('swell.noteDown')}
+          more={t('swell.noteUp')}
+          onLess={() => step(-1)}
+          onMore={() => step(1)}
+          shown={<NoteGlyph midi={request.note} naming={settings.naming} octave />}
+        />
+        <Choice
+          legend={t('swell.shape')}
+          value={request.shape}
+          onChange={(shape) => onChange({ shape })}
+          options={SWELL_SHAPES.map((value) => ({
+            value,
+            name: t(`shape.${value}`),
+            label: <HairpinIcon shape={value} />,
+          }))}
+        />
+        <NumberField
+          label={t('swell.beats')}
+          less={t('swell.fewerBeats')}
+          more={t('swell.moreBeats')}
+          onLess={() => onChange({ beats: Math.max(2, request.beats - 2) })}
+          onMore={() => onChange({ beats: Math.min(32, request.beats + 2) })}
+          shown={String(request.beats)}
+        />
+        <NumberField
+          label={t('free.tempo')}
+          less={t('free.slower')}
+          more={t('free.faster')}
+          onLess={() => onChange({ tempoBpm: nextTempo(request.tempoBpm, -1) })}
+          onMore={() => onChange({ tempoBpm: nextTempo(request.tempoBpm, 1) })}
+          shown={String(request.tempoBpm)}
+        />
+        <Choice
+          legend={t('swell.start')}
+          value={request.start}
+          onChange={(start) => onChange({ start })}
+          options={(['playToStart', 'countIn'] as const).map((value) => ({ value, label: t(`start.${value}`) }))}
+        />
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,79 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo } from 'react';
+import { useSelector } from 'react-redux';
+import { useNavigate, useSearchParams } from 'react-router';
+import type { SwellRequest } from '@inner-hum/core/exercise';
+import type { AppState } from '../../app/store.ts';
+import { changeSettings, readTake } from '../../storage/index.ts';
+import { useStandSetup } from './standSetup.ts';
+import { useStand } from './StandProvider.tsx';
+import { readSwell, swellExercise, swellSearch } from './swellRequest.ts';
+import { SwellView } from './SwellView.tsx';
+import { nextClick } from './transport.ts';
+import { useHiddenTab } from './useHiddenTab.ts';
+import { useStandKeys } from './useStandKeys.ts';
+import { useWakeLock } from './useWakeLock.ts';
+
+/** The Stand with the single swell. The exercise is in the address. */
+export function Component() {
+  const stand = useStand();
+  const navigate = useNavigate();
+  const setup = useStandSetup();
+  const [search] = useSearchParams();
+  const { phase, takeId } = useSelector((state: AppState) => state.stand);
+  const take = useLiveQuery(() => (takeId ? readTake(takeId) : null), [takeId]);
+  useWakeLock();
+  useHiddenTab();
+
+  const hornId = setup?.settings.hornId ?? 'alto';
+  const request = useMemo(() => readSwell(search, hornId), [search, hornId]);
+  const exercise = useMemo(() => swellExercise(request), [request]);
+
+  // Whatever the player is judged by makes the exercise ready anew; what was learned from the last take does
+  // not until the next one is armed.
+  const key = setup && JSON.stringify([exercise, setup.settings.hornId, setup.settings.source, setup.settings.eyes, setup.settings.profileId]);
+  useEffect(() => {
+    if (setup) void stand.arm(setup, exercise);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [stand, key]);
+  useEffect(() => () => void stand.goFreeQuietly(), [stand]);
+
+  const settings = setup?.settings ?? null;
+  const go = (change: Partial<SwellRequest>) =>
+    void navigate({ search: swellSearch({ ...request, ...change }) }, { replace: true });
+  const primary = () => {
+    if (phase === 'playing') void stand.endTake();
+    else if (phase === 'off') {
+      if (setup) void stand.arm(setup, exercise);
+    } else if (phase === 'armed' || phase === 'ended') void stand.begin();
+  };
+  const setClick = (click: 'heard' | 'seen' | 'both' | 'off') => {
+    stand.setClick(click);
+    void changeSettings({ click });
+  };
+  useStandKeys(settings, {
+    start: primary,
+    again: () => void stand.begin(),
+    leave: () => void navigate('/stand'),
+    watch: () => void changeSettings({ eyes: 'watch' }),
+    blind: () => void changeSettings({ eyes: 'blind' }),
+    click: () => settings && setClick(nextClick(settings.click)),
+  });
+
+  if (!setup) return null;
+  return (
+    <SwellView
+      setup={setup}
+      exercise={exercise}
+      request={request}
+      phase={phase}
+      take={phase === 'ended' ? (take ?? null) : null}
+      onChange={go}
+      onPrimary={primary}
+      onRetry={() => void stand.arm(setup, exercise)}
+      onStandIn={() => void changeSettings({ source: 'standIn' })}
+      onEyes={(eyes) => void changeSettings({ eyes })}
+      onClick={setClick}
+    />
+  );
+}

@@ -1,0 +1,84 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { useDispatch, useSelector } from 'react-redux';
+import type { AppState } from '../../app/store.ts';
+import { ActionButton, downloadFile } from '../../ui/index.ts';
+import { useStand } from './StandProvider.tsx';
+import { troublesWent, type TroubleCode } from './standSlice.ts';
+
+interface TroublesProps {
+  onRetry(): void;
+  onStandIn(): void;
+}
+
+type Way = 'retry' | 'standIn' | 'resume' | 'saveFile' | 'reload' | 'dismiss';
+
+const WAYS: Record<TroubleCode, Way[]> = {
+  micRefused: ['retry', 'standIn'],
+  micAbsent: ['retry', 'standIn'],
+  micBusy: ['retry', 'standIn'],
+  micUnsupported: ['standIn'],
+  micUnplugged: ['retry', 'standIn'],
+  micMuted: ['retry'],
+  deviceChanged: ['retry', 'dismiss'],
+  suspended: ['resume'],
+  audioFailed: ['reload'],
+  lowRate: ['retry', 'dismiss'],
+  keptProcessing: ['dismiss'],
+  silence: ['retry', 'dismiss'],
+  clipping: ['dismiss'],
+  noisyRoom: ['dismiss'],
+  lostSound: ['dismiss'],
+  hiddenTab: ['dismiss'],
+  storageFull: ['dismiss'],
+  storageRefused: ['dismiss'],
+  takeUnsaved: ['saveFile'],
+  nothingHeard: ['dismiss'],
+  workerFailed: ['reload'],
+};
+
+/** What is wrong, in one sentence each, and the ways forward. */
+export function Troubles({ onRetry, onStandIn }: TroublesProps) {
+  const { t } = useTranslation();
+  const dispatch = useDispatch();
+  const stand = useStand();
+  const troubles = useSelector((state: AppState) => state.stand.troubles);
+  const act = (code: TroubleCode, way: Way) => {
+    if (way === 'retry') onRetry();
+    if (way === 'standIn') onStandIn();
+    if (way === 'reload') window.location.reload();
+    if (way === 'resume') void stand.desk.resume();
+    if (way === 'saveFile' && stand.unsavedFile)
+      downloadFile('inner-hum-take.zip', stand.unsavedFile, 'application/zip');
+    if (way !== 'resume' && way !== 'reload') dispatch(troublesWent([code]));
+  };
+  return (
+    <Box role="alert">
+      {troubles.map((code) => (
+        <Flex
+          key={code}
+          data-trouble={code}
+          wrap="wrap"
+          alignItems="center"
+          gap="4"
+          px="4"
+          py="2"
+          mb="2"
+          borderLeftWidth="4px"
+          borderLeftStyle="solid"
+          borderLeftColor="copper"
+          bg="cane"
+        >
+          <Box flex="1" minW="touch">
+            {t(`trouble.${code}`)}
+          </Box>
+          {WAYS[code].map((way) => (
+            <ActionButton key={way} onClick={() => act(code, way)}>
+              {t(`way.${way}`)}
+            </ActionButton>
+          ))}
+        </Flex>
+      ))}
+    </Box>
+  );
+}

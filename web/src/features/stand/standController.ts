@@ -1,0 +1,300 @@
+import { lengthBeats, secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
+import { FrameTrack } from '@inner-hum/core/hearing';
+import { transfer } from 'comlink';
+import type { AppDispatch } from '../../app/store.ts';
+import { createAudioDesk, createMetronome, type AudioDesk, type Metronome } from '../../audio/index.ts';
+import type { SessionClient, SessionEvent } from '../../workers/index.ts';
+import type { StandSetup } from './standSetup.ts';
+import { minuteKept, phaseChanged, takeEnded, troubleCame, troublesWent, type TroubleCode } from './standSlice.ts';
+
+/** The frames being heard now. Read by painters frame by frame; never copied into React or the store. */
+export interface LiveSound {
+  track: FrameTrack;
+  /** Time 0 of the frames on the audio clock. */
+  startSeconds: number;
+  takeId: string | null;
+  /** Beat 0 on the frames' clock while a take runs. */
+  beatZeroSeconds: number | null;
+  /** Frames that belong to the take that has ended; null while it runs. */
+  takeFrames: number | null;
+}
+
+export interface StandController {
+  readonly live: LiveSound;
+  readonly desk: AudioDesk;
+  readonly metronome: Metronome;
+  /** Opens the input the player chose; true when sound flows. */
+  open(setup: StandSetup): Promise<boolean>;
+  close(): Promise<void>;
+  /** The desk as tuner and metronome. */
+  goFree(setup: StandSetup): Promise<void>;
+  /** Leaves an exercise: a running take ends and is kept, sounds stop, the input stays open. */
+  goFreeQuietly(): Promise<void>;
+  /** Makes an exercise ready: the note begins it, or `begin` counts in. */
+  arm(setup: StandSetup, exercise: Exercise): Promise<void>;
+  begin(): Promise<void>;
+  endTake(): Promise<void>;
+  keepLastMinute(): Promise<void>;
+  /** Round-trip delays of clicks that were due at these times. */
+  clickDelays(due: number[]): Promise<number[]>;
+  setClick(click: StandSetup['settings']['click']): void;
+  setTempo(tempoBpm: number): void;
+  /** The take that could not be stored, as the file it would have been. */
+  readonly unsavedFile: Uint8Array<ArrayBuffer> | null;
+}
+
+const COUNT_LEAD_SECONDS = 0.15;
+/** Part of a counted take before beat 0: an early start must be seen. */
+const TAKE_LEAD_BEATS = 1;
+const STAND_IN_LEAD_SECONDS = 1;
+const LOW_RATE_HZ = 32000;
+
+const SOUND_TROUBLES: TroubleCode[] = ['silence', 'clipping', 'noisyRoom', 'lostSound', 'nothingHeard'];
+const INPUT_TROUBLES: TroubleCode[] = [
+  ...SOUND_TROUBLES,
+  'micRefused',
+  'micAbsent',
+  'micBusy',
+  'micUnsupported',
+  'micUnplugged',
+  'micMuted',
+  'deviceChanged',
+  'suspended',
+  'audioFailed',
+  'lowRate',
+  'keptProcessing',
+];
+
+const isHeard = (click: StandSetup['settings']['click']) => click === 'heard' || click === 'both';
+
+/** Ties input, worker, metronome and store together. One per page. */
+export function createStandController(client: SessionClient, dispatch: AppDispatch): StandController {
+  const trouble = (code: TroubleCode) => dispatch(troubleCame(code));
+  let setup: StandSetup | null = null;
+  let exercise: Exercise | null = null;
+  let openSource: StandSetup['settings']['source'] | null = null;
+  let sampleRateHz = 48000;
+  let unsavedFile: Uint8Array<ArrayBuffer> | null = null;
+  let seed = 1;
+  const live: LiveSound = {
+    track: new FrameTrack(),
+    startSeconds: 0,
+    takeId: null,
+    beatZeroSeconds: null,
+    takeFrames: null,
+  };
+
+  const desk = createAudioDesk((code) => {
+    if (code === null) {
+      dispatch(troublesWent(['suspended', 'micMuted']));
+      return;
+    }
+    trouble(code);
+    if (code !== 'micUnplugged') return;
+    // What was played until now is kept; the desk waits for the microphone to come back.
+    openSource = null;
+    void client.remote.endTake();
+    dispatch(phaseChanged('off'));
+  });
+  const metronome = createMetronome(desk.output, (times) => {
+    if (setup?.settings.source === 'microphone') void client.remote.noteClicks(times);
+  });
+
+  function startPulse(zeroSeconds: number) {
+    if (!setup) return;
+    const beat = exercise ? secondsPerBeat(exercise) : 60 / setup.settings.tempoBpm;
+    metronome.setHeard(isHeard(setup.settings.click));
+    metronome.start({ zeroSeconds, secondsPerBeat: beat, beatsPerBar: exercise?.beatsPerBar ?? 4 });
+  }
+
+  function hear(event: SessionEvent) {
+    switch (event.type) {
+      case 'segment':
+        live.track = new FrameTrack();
+        live.startSeconds = event.startSeconds;
+        live.takeId = event.takeId;
+        live.beatZeroSeconds = event.beatZeroSeconds;
+        live.takeFrames = null;
+        if (event.takeId === null || event.beatZeroSeconds === null) return;
+        dispatch(troublesWent(SOUND_TROUBLES));
+        dispatch(phaseChanged('playing'));
+        // Playing to start: the beat joins the player. What is heard now left the speaker a round trip ago.
+        if (exercise?.start === 'playToStart')
+          startPulse(event.startSeconds + event.beatZeroSeconds - (setup?.roundTripSeconds ?? 0));
+        return;
+      case 'frames':
+        live.track.appendColumns(event.columns);
+        return;
+      case 'takeEnded':
+        metronome.stop();
+        desk.stopStandIn();
+        live.takeFrames = live.track.count;
+        dispatch(takeEnded(event.takeId));
+        return;
+      case 'nothingHeard':
+        metronome.stop();
+        trouble('nothingHeard');
+        dispatch(phaseChanged('armed'));
+        return;
+      case 'takeUnsaved':
+        unsavedFile = event.file;
+        trouble('takeUnsaved');
+        return;
+      case 'storageTrouble':
+        trouble(event.full ? 'storageFull' : 'storageRefused');
+        return;
+      case 'trouble':
+        if (setup?.settings.source === 'standIn' && event.trouble !== 'lostSound') return;
+        trouble(event.trouble);
+        return;
+      case 'workerFailed':
+        trouble('workerFailed');
+    }
+  }
+
+  async function open(next: StandSetup): Promise<boolean> {
+    setup = next;
+    if (openSource === next.settings.source) return true;
+    dispatch(phaseChanged('opening'));
+    dispatch(troublesWent(INPUT_TROUBLES));
+    const capture = new MessageChannel();
+    const events = new MessageChannel();
+    events.port1.onmessage = ({ data }: MessageEvent<SessionEvent>) => hear(data);
+    const input = await desk.open(next.settings.source, capture.port1);
+    if (typeof input === 'string') {
+      trouble(input);
+      openSource = null;
+      dispatch(phaseChanged('off'));
+      return false;
+    }
+    openSource = next.settings.source;
+    sampleRateHz = input.sampleRateHz;
+    if (input.deviceRateHz !== null && input.deviceRateHz < LOW_RATE_HZ) trouble('lowRate');
+    if (input.keptProcessing.length > 0) trouble('keptProcessing');
+    await client.remote.attach(
+      transfer(capture.port2, [capture.port2]),
+      transfer(events.port2, [events.port2]),
+      sampleRateHz,
+    );
+    return true;
+  }
+
+  async function playStandIn(at: (responseSeconds: number) => number) {
+    if (!setup || !exercise) return;
+    const { hornId, a4Hz } = setup.settings;
+    const { scale, profile } = setup;
+    const samples = await client.remote.renderStandIn({
+      exercise,
+      hornId,
+      a4Hz,
+      scale,
+      profile,
+      sampleRateHz,
+      seed: seed++,
+    });
+    desk.playStandIn(samples, sampleRateHz, at(profile.responseMs / 1000), false);
+  }
+
+  return {
+    live,
+    desk,
+    metronome,
+    open,
+    get unsavedFile() {
+      return unsavedFile;
+    },
+    async close() {
+      metronome.stop();
+      desk.closeInput();
+      openSource = null;
+      await client.remote.detach();
+      dispatch(phaseChanged('off'));
+    },
+    async goFree(next) {
+      exercise = null;
+      metronome.stop();
+      desk.stopStandIn();
+      if (!(await open(next))) return;
+      await client.remote.disarm();
+      live.takeId = null;
+      live.beatZeroSeconds = null;
+      dispatch(phaseChanged('free'));
+      if (next.settings.click !== 'off') startPulse(desk.now() + 0.1);
+      if (next.settings.source !== 'standIn') return;
+      const { hornId, a4Hz } = next.settings;
+      const { scale, profile } = next;
+      const samples = await client.remote.renderFreePlaying({ hornId, a4Hz, scale, profile, sampleRateHz, seed });
+      if (exercise === null) desk.playStandIn(samples, sampleRateHz, 0, true);
+    },
+    async goFreeQuietly() {
+      exercise = null;
+      metronome.stop();
+      desk.stopStandIn();
+      if (openSource !== null) await client.remote.disarm();
+    },
+    async arm(next, wanted) {
+      desk.stopStandIn();
+      metronome.stop();
+      exercise = wanted;
+      if (!(await open(next))) return;
+      const { hornId, a4Hz, toleranceId, source, eyes, click } = next.settings;
+      await client.remote.arm({
+        context: { exercise: wanted, hornId, a4Hz, scale: next.scale, toleranceId, roomFloorDb: next.roomFloorDb },
+        source,
+        eyes,
+        roundTripSeconds: next.roundTripSeconds ?? desk.outputLatencySeconds(),
+      });
+      dispatch(phaseChanged('armed'));
+      if (wanted.start === 'playToStart' && click !== 'off') startPulse(desk.now() + 0.1);
+    },
+    async begin() {
+      if (!setup || !exercise || openSource === null) return;
+      dispatch(troublesWent(SOUND_TROUBLES));
+      if (exercise.start === 'playToStart') {
+        dispatch(phaseChanged('armed'));
+        if (setup.settings.source === 'standIn') await playStandIn(() => desk.now());
+        return;
+      }
+      const beat = secondsPerBeat(exercise);
+      const countStart = desk.now() + COUNT_LEAD_SECONDS;
+      const beatZero = countStart + exercise.beatsPerBar * beat;
+      startPulse(countStart);
+      dispatch(phaseChanged('counting'));
+      await client.remote.beginAt(beatZero, TAKE_LEAD_BEATS * beat);
+      if (setup.settings.source === 'standIn')
+        await playStandIn((responseSeconds) => beatZero - STAND_IN_LEAD_SECONDS - responseSeconds);
+    },
+    async endTake() {
+      await client.remote.endTake();
+    },
+    async keepLastMinute() {
+      if (!setup) return;
+      const { hornId, a4Hz, source } = setup.settings;
+      const id = await client.remote.keepLastMinute({ hornId, a4Hz, scale: setup.scale, source, sampleRateHz });
+      dispatch(minuteKept(id));
+    },
+    clickDelays: (due) => client.remote.clickDelays(due),
+    setClick(click) {
+      if (!setup) return;
+      setup = { ...setup, settings: { ...setup.settings, click } };
+      metronome.setHeard(isHeard(click));
+      if (click === 'off') metronome.stop();
+      else if (!metronome.pulse) startPulse(desk.now() + 0.05);
+    },
+    setTempo(tempoBpm) {
+      if (!setup) return;
+      setup = { ...setup, settings: { ...setup.settings, tempoBpm } };
+      const { pulse } = metronome;
+      if (!pulse || exercise) return;
+      // The next beat stays where it is; the ones after it come at the new distance.
+      const passed = Math.ceil((desk.now() - pulse.zeroSeconds) / pulse.secondsPerBeat);
+      const next = pulse.zeroSeconds + passed * pulse.secondsPerBeat;
+      startPulse(next - passed * (60 / tempoBpm));
+    },
+  };
+}
+
+/** Length of an exercise in seconds. */
+export function exerciseSeconds(exercise: Exercise): number {
+  return lengthBeats(exercise) * secondsPerBeat(exercise);
+}

@@ -1,0 +1,34 @@
+import { DEFAULT_SCALE, type DynamicScale } from '@inner-hum/core/exercise';
+import { learnScale } from '@inner-hum/core/judge';
+import { PROFILES, type ProfileId, type StandInProfile } from '@inner-hum/core/standin';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { readCalibration, readSettings, recentLoudness, type SettingsRecord } from '../../storage/index.ts';
+
+/** Everything the Stand needs to know of the player and the place, in one piece. */
+export interface StandSetup {
+  settings: SettingsRecord;
+  scale: DynamicScale;
+  profile: StandInProfile;
+  roomFloorDb: number | null;
+  roundTripSeconds: number | null;
+}
+
+/** The set-up as stored now; null while it is being read. The stand-in plays on a scale of its own. */
+export function useStandSetup(): StandSetup | null {
+  return (
+    useLiveQuery(async (): Promise<StandSetup> => {
+      const settings = await readSettings();
+      const profile = PROFILES[settings.profileId as ProfileId] ?? PROFILES.goodDay;
+      if (settings.source === 'standIn')
+        return { settings, profile, scale: DEFAULT_SCALE, roomFloorDb: null, roundTripSeconds: 0 };
+      const calibration = await readCalibration();
+      return {
+        settings,
+        profile,
+        scale: learnScale(calibration?.scale ?? DEFAULT_SCALE, await recentLoudness('microphone')),
+        roomFloorDb: calibration?.roomFloorDb ?? null,
+        roundTripSeconds: calibration?.roundTripSeconds ?? null,
+      };
+    }) ?? null
+  );
+}

@@ -1,0 +1,68 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/**
+ * `off`: nothing is heard. `free`: the desk as tuner and metronome. `armed`: the next tone of the note begins
+ * a take. `counting`: the bar before a counted take. `playing`: a take is being kept. `ended`: its verdict is
+ * up; in play-to-start the next tone begins another.
+ */
+export type StandPhase = 'off' | 'opening' | 'free' | 'armed' | 'counting' | 'playing' | 'ended';
+
+/** Everything that can be wrong; each has its sentence and its way forward in the message files. */
+export type TroubleCode =
+  | 'micRefused'
+  | 'micAbsent'
+  | 'micBusy'
+  | 'micUnsupported'
+  | 'micUnplugged'
+  | 'micMuted'
+  | 'deviceChanged'
+  | 'suspended'
+  | 'audioFailed'
+  | 'lowRate'
+  | 'keptProcessing'
+  | 'silence'
+  | 'clipping'
+  | 'noisyRoom'
+  | 'lostSound'
+  | 'hiddenTab'
+  | 'storageFull'
+  | 'storageRefused'
+  | 'takeUnsaved'
+  | 'nothingHeard'
+  | 'workerFailed';
+
+export interface StandState {
+  phase: StandPhase;
+  troubles: TroubleCode[];
+  /** The take just ended, whose verdict is shown. */
+  takeId: string | null;
+  /** What the last key press kept or could not keep. */
+  keptTakeId: string | null;
+}
+
+const initialState: StandState = { phase: 'off', troubles: [], takeId: null, keptTakeId: null };
+
+export const standSlice = createSlice({
+  name: 'stand',
+  initialState,
+  reducers: {
+    phaseChanged(state, { payload }: PayloadAction<StandPhase>) {
+      state.phase = payload;
+    },
+    takeEnded(state, { payload }: PayloadAction<string>) {
+      state.phase = 'ended';
+      state.takeId = payload;
+    },
+    minuteKept(state, { payload }: PayloadAction<string | null>) {
+      state.keptTakeId = payload;
+    },
+    troubleCame(state, { payload }: PayloadAction<TroubleCode>) {
+      if (!state.troubles.includes(payload)) state.troubles.push(payload);
+    },
+    troublesWent(state, { payload }: PayloadAction<TroubleCode[]>) {
+      state.troubles = state.troubles.filter((code) => !payload.includes(code));
+    },
+  },
+});
+
+export const { phaseChanged, takeEnded, minuteKept, troubleCame, troublesWent } = standSlice.actions;

@@ -1,0 +1,18 @@
+import { useEffect } from 'react';
+import { useDispatch, useStore } from 'react-redux';
+import type { AppState } from '../../app/store.ts';
+import { troubleCame } from './standSlice.ts';
+
+/** Says so when the tab was hidden during a take: it goes on being recorded, but the beat may have stumbled. */
+export function useHiddenTab(): void {
+  const dispatch = useDispatch();
+  const store = useStore<AppState>();
+  useEffect(() => {
+    const look = () => {
+      const { phase } = store.getState().stand;
+      if (document.hidden && (phase === 'playing' || phase === 'counting')) dispatch(troubleCame('hiddenTab'));
+    };
+    document.addEventListener('visibilitychange', look);
+    return () => document.removeEventListener('visibilitychange', look);
+  }, [dispatch, store]);
+}

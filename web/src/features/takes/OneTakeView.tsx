@@ -1,0 +1,92 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import { Pause, Play } from 'lucide-react';
+import { useId } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { swellAddress } from './swellAddress.ts';
+import { ActionButton, ActionLink, Key, RoomHeading, VerdictWords } from '../../ui/index.ts';
+import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import { EventList } from './EventList.tsx';
+import { Figures } from './Figures.tsx';
+import type { TakeDrawing } from './takeInk.ts';
+import { TakeRibbon } from './TakeRibbon.tsx';
+import { TakeTitle } from './takeTitle.tsx';
+
+interface OneTakeViewProps {
+  take: TakeRecord;
+  drawing: TakeDrawing | null;
+  settings: SettingsRecord;
+  cursorSeconds: number | null;
+  playing: boolean;
+  onCursor(seconds: number): void;
+  onListen(): void;
+  onNote(text: string): void;
+  onSave(): void;
+  onDelete(): void;
+}
+
+export function OneTakeView(props: OneTakeViewProps) {
+  const { take, drawing, settings, cursorSeconds, playing, onCursor, onListen } = props;
+  const { t } = useTranslation();
+  const noteId = useId();
+  useHotkeys('space', (event) => {
+    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
+    event.preventDefault();
+    onListen();
+  });
+  const again = swellAddress(take);
+  return (
+    <Box maxW="page">
+      <RoomHeading
+        title={<TakeTitle take={take} naming={settings.naming} />}
+        aside={[
+          t(`horn.${take.hornId}`),
+          format(take.startedAt, 'EEEE d MMMM, HH:mm'),
+          t(`source.${take.source}`),
+          ...(take.eyes === 'blind' ? [t('take.blind')] : []),
+          ...(take.recovered ? [t('take.recovered')] : []),
+        ].join(' · ')}
+      />
+      {take.analysis ? <VerdictWords verdict={take.analysis.verdict} /> : <Box>{t('takes.notJudged')}</Box>}
+      <Box mt="5">
+        {drawing && (
+          <TakeRibbon take={take} drawing={drawing} cursorSeconds={cursorSeconds} onCursor={onCursor} />
+        )}
+      </Box>
+      <Flex gap="5" mt="3" wrap="wrap" alignItems="center">
+        <ActionButton onClick={onListen}>
+          {playing ? <Pause size={18} aria-hidden="true" /> : <Play size={18} aria-hidden="true" />}
+          {t(playing ? 'take.pause' : 'take.listen')} <Key>space</Key>
+        </ActionButton>
+        {again && <ActionLink to={again}>{t('take.again')}</ActionLink>}
+        <ActionButton onClick={props.onSave}>{t('take.save')}</ActionButton>
+        <ActionButton onClick={props.onDelete}>{t('take.delete')}</ActionButton>
+      </Flex>
+      <Flex gap={{ base: '6', md: '9' }} mt="7" wrap="wrap" alignItems="flex-start">
+        {take.analysis && <Figures measures={take.analysis.measures} />}
+        <Box flex="1" minW="280px">
+          {take.analysis && <EventList analysis={take.analysis} onCursor={onCursor} />}
+          <Box as="label" display="block" mt="5">
+            <Box id={noteId} color="muted" fontSize="small" mb="1">
+              {t('take.note')}
+            </Box>
+            <chakra.textarea
+              aria-labelledby={noteId}
+              defaultValue={take.playerNote}
+              maxLength={2000}
+              rows={3}
+              w="full"
+              p="3"
+              borderWidth="1px"
+              borderStyle="solid"
+              borderColor="edge"
+              borderRadius="small"
+              onChange={(event) => props.onNote(event.target.value)}
+            />
+          </Box>
+        </Box>
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,128 @@
+import { Box } from '@chakra-ui/react';
+import { nearestMark, secondsPerBeat } from '@inner-hum/core/exercise';
+import { columnValue, FRAME_SECONDS } from '@inner-hum/core/hearing';
+import { useCallback, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  LABEL_FONT,
+  MARK_FONT,
+  paintMarks,
+  paintRules,
+  RibbonPicture,
+  type RibbonLayout,
+  type RibbonPalette,
+} from '../../ribbon/index.ts';
+import type { TakeRecord } from '../../storage/index.ts';
+import { verdictText } from '../../ui/index.ts';
+import type { TakeDrawing } from './takeInk.ts';
+import { paintTakeMarks } from './paintTakeMarks.ts';
+
+interface TakeRibbonProps {
+  take: TakeRecord;
+  drawing: TakeDrawing;
+  cursorSeconds: number | null;
+  onCursor(seconds: number): void;
+}
+
+const HEIGHT = 320;
+const FOOT = 46;
+const STEP_SECONDS = 0.05;
+
+/** The ribbon of one take with its cursor: pointer, arrow keys and sound all move the same line. */
+export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbonProps) {
+  const { t } = useTranslation();
+  const [layout, setLayout] = useState<RibbonLayout | null>(null);
+  const { analysis, context } = take;
+  const strayLabel = useCallback((partial: number) => t('ribbon.partial', { partial }), [t]);
+
+  const paintUnder = useCallback(
+    (ctx: CanvasRenderingContext2D, at: RibbonLayout, palette: RibbonPalette) =>
+      paintRules(
+        ctx,
+        at,
+        palette,
+        at.width < 520 ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT },
+      ),
+    [t],
+  );
+  const paintOver = useCallback(
+    (ctx: CanvasRenderingContext2D, at: RibbonLayout, palette: RibbonPalette) => {
+      if (!analysis || !context) return;
+      const beat = secondsPerBeat(context.exercise);
+      const marks = context.exercise.items[0].dynamics.map((point) => ({
+        seconds: analysis.beatZeroSeconds + point.beat * beat,
+        mark: point.mark as string,
+      }));
+      paintMarks(ctx, at, palette, marks, at.height - 8, MARK_FONT);
+      paintTakeMarks(ctx, at, palette, analysis, t);
+    },
+    [analysis, context, t],
+  );
+
+  const { fromSeconds, toSeconds, track, targetHz } = drawing;
+  const set = (seconds: number) => onCursor(Math.max(fromSeconds, Math.min(toSeconds, seconds)));
+  const point = (event: PointerEvent<HTMLDivElement>) => {
+    if (!layout || (event.type === 'pointermove' && event.buttons === 0)) return;
+    const x = event.clientX - event.currentTarget.getBoundingClientRect().left;
+    set(fromSeconds + (x - layout.left) / layout.pxPerSecond);
+  };
+  const press = (event: KeyboardEvent) => {
+    const by = { ArrowRight: STEP_SECONDS, ArrowLeft: -STEP_SECONDS }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    set((cursorSeconds ?? fromSeconds) + by);
+  };
+  const here = cursorSeconds === null ? null : readCursor();
+  function readCursor(): string {
+    const frame = Math.round((cursorSeconds ?? 0) / FRAME_SECONDS);
+    const f0Hz = columnValue(track.columns.f0Hz, frame);
+    const zero = analysis?.beatZeroSeconds ?? 0;
+    const seconds = ((cursorSeconds ?? 0) - zero).toFixed(2);
+    if (f0Hz === null) return t('take.cursorSilent', { seconds });
+    const level = track.columns.levelDb[frame];
+    const mark = nearestMark(level, take.scale);
+    const off = targetHz === null ? drawing.ink.cents[frame] : 1200 * Math.log2(f0Hz / targetHz);
+    const count = Math.round(Math.abs(off));
+    return t(off >= 0 ? 'take.cursorSharp' : 'take.cursorFlat', { count, mark, seconds, db: level.toFixed(1) });
+  }
+  const x = layout && cursorSeconds !== null ? layout.xAt(cursorSeconds) : null;
+
+  return (
+    <Box
+      position="relative"
+      role="slider"
+      tabIndex={0}
+      aria-label={t('take.cursor')}
+      aria-valuemin={0}
+      aria-valuemax={Math.round((toSeconds - fromSeconds) * 100) / 100}
+      aria-valuenow={Math.round(((cursorSeconds ?? fromSeconds) - fromSeconds) * 100) / 100}
+      aria-valuetext={here ?? undefined}
+      onPointerDown={point}
+      onPointerMove={point}
+      onKeyDown={press}
+      cursor="crosshair"
+      touchAction="pan-y"
+      data-testid="take-ribbon"
+    >
+      <RibbonPicture
+        ink={drawing.ink}
+        fromSeconds={fromSeconds}
+        toSeconds={toSeconds}
+        partial={drawing.partial}
+        height={HEIGHT + FOOT}
+        marginRight={84}
+        strayLabel={strayLabel}
+        paintUnder={paintUnder}
+        paintOver={paintOver}
+        onLayout={setLayout}
+        label={analysis ? verdictText(analysis.verdict, t) : t('takes.ribbon')}
+      />
+      {x !== null && (
+        <Box position="absolute" top="0" bottom="0" w="2px" bg="ink" pointerEvents="none" style={{ left: x - 1 }} />
+      )}
+      <Box minH="6" color="ink" fontSize="medium">
+        {here ?? ' '}
+      </Box>
+    </Box>
+  );
+}

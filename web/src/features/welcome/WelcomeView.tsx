@@ -1,0 +1,61 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { HORN_IDS } from '@inner-hum/core/horn';
+import { useTranslation } from 'react-i18next';
+import { ActionButton, Choice } from '../../ui/index.ts';
+import type { SettingsRecord } from '../../storage/index.ts';
+import { WelcomeRibbon } from './WelcomeRibbon.tsx';
+
+interface WelcomeViewProps {
+  settings: SettingsRecord;
+  onChange(change: Partial<SettingsRecord>): void;
+  onBegin(where: string): void;
+}
+
+const MINUTES = ['5', '10', '15', '20', '30', 'later'] as const;
+
+export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
+  const { t } = useTranslation();
+  const minutes = MINUTES.find((value) => value === String(settings.minutes)) ?? 'later';
+  return (
+    <Box as="main" maxW="page" mx="auto" px={{ base: '4', md: '8' }} py="7">
+      <Heading as="h1" fontFamily="heading" fontSize={{ base: 'title', md: 'display' }}>
+        {t('welcome.title')}
+      </Heading>
+      <Box color="muted" fontSize="medium" maxW="prose" mt="2" mb="5">
+        {t('welcome.text')}
+      </Box>
+      <WelcomeRibbon />
+      <Flex direction="column" gap="4" mt="6" fontSize="medium">
+        <Choice
+          legend={t('welcome.horn')}
+          value={settings.hornId}
+          onChange={(hornId) => onChange({ hornId })}
+          options={HORN_IDS.map((value) => ({ value, label: t(`horn.${value}`) }))}
+        />
+        <Choice
+          legend={t('welcome.minutes')}
+          value={minutes}
+          onChange={(value) => onChange({ minutes: value === 'later' ? null : Number(value) })}
+          options={MINUTES.map((value) => ({ value, label: value === 'later' ? t('welcome.later') : value }))}
+        />
+        <Choice
+          legend={t('welcome.source')}
+          value={settings.source}
+          onChange={(source) => onChange({ source })}
+          options={(['microphone', 'standIn'] as const).map((value) => ({ value, label: t(`source.${value}`) }))}
+        />
+      </Flex>
+      <Flex mt="6" gap="5" alignItems="center" wrap="wrap">
+        <ActionButton look="main" onClick={() => onBegin('/stand/swell')}>
+          {t('welcome.begin')}
+        </ActionButton>
+        <ActionButton look="plain" onClick={() => onBegin('/stand')}>
+          {t('welcome.desk')}
+        </ActionButton>
+      </Flex>
+      <Box color="muted" fontSize="small" maxW="prose" mt="5">
+        {t('welcome.care')}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,12 @@
+// The tone ribbon: geometry (pure, tested) and canvas painter. It is given frames, a target and a palette, and
+// knows nothing of rooms, storage or audio.
+export { InkTrack, type InkSetting } from './inkTrack.ts';
+export { createLayout, type RibbonLayout } from './layout.ts';
+export { PALETTES, type RibbonPalette } from './palette.ts';
+export { LABEL_FONT, MARK_FONT } from './fonts.ts';
+export { paintInk, paintStrayLabels } from './paintInk.ts';
+export { paintRules, paintOutlineAhead, paintMarks } from './paintScore.ts';
+export { RibbonPicture, type RibbonPictureProps } from './RibbonPicture.tsx';
+export { useRibbonPalette } from './useRibbonPalette.ts';
+export { fitCanvas } from './fitCanvas.ts';
+export { useElementWidth } from './useElementWidth.ts';

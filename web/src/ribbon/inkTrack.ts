@@ -1,0 +1,95 @@
+import { fractionAtLevel, type DynamicScale } from '@inner-hum/core/exercise';
+import { columnValue, FRAME_SECONDS, type FrameTrack } from '@inner-hum/core/hearing';
+import { centsBetween, frequencyHz, nearestMidi } from '@inner-hum/core/horn';
+import { partialOf } from '@inner-hum/core/tone';
+
+/** What frames are drawn against. Without a note the nearest one is the rule (free desk). */
+export interface InkSetting {
+  scale: DynamicScale;
+  a4Hz: number;
+  note: { targetHz: number; tubeHz: number; partial: number } | null;
+  /** Written loudness (0-1 on the scale) at a time of the take; null where nothing is written. */
+  wantedAt(seconds: number): number | null;
+}
+
+export const NO_INK = 0;
+export const INK = 1;
+export const STRAY = 2;
+
+/** Tone under this is the room, not ink. */
+const LEAST_CLARITY = 0.5;
+const CLEAR_BREATH_DB = -28;
+const AIRY_BREATH_DB = -4;
+
+/** Frames turned into what the ribbon draws, in musical units: nothing here knows about pixels. */
+export class InkTrack {
+  count = 0;
+  kind = new Uint8Array(0);
+  /** Deviation from the rule in cents; for stray ink from its own partial. */
+  cents = new Float32Array(0);
+  /** Loudness on the player's scale, 0 at ppp, 1 at fff. */
+  loudness = new Float32Array(0);
+  /** 0 clear to 1 all air. */
+  breath = new Float32Array(0);
+  /** Sounding partial of stray ink. */
+  partial = new Uint8Array(0);
+  /** Written loudness; NaN where nothing is written. */
+  wanted = new Float32Array(0);
+
+  private readonly setting: InkSetting;
+
+  constructor(setting: InkSetting) {
+    this.setting = setting;
+  }
+
+  /** Reads the frames that `track` has gained since the last call, up to `end`. Returns how many. */
+  follow(track: FrameTrack, end: number = track.count): number {
+    const from = this.count;
+    this.reserve(end);
+    for (let i = from; i < end; i++) this.read(track, i);
+    this.count = Math.max(from, end);
+    return this.count - from;
+  }
+
+  private read(track: FrameTrack, i: number): void {
+    const { scale, note, a4Hz, wantedAt } = this.setting;
+    const f0Hz = columnValue(track.columns.f0Hz, i);
+    this.loudness[i] = fractionAtLevel(track.columns.levelDb[i], scale);
+    this.wanted[i] = wantedAt(i * FRAME_SECONDS) ?? Number.NaN;
+    this.kind[i] = NO_INK;
+    if (f0Hz === null || track.columns.clarity[i] < LEAST_CLARITY || this.loudness[i] < -0.35) return;
+    const breathDb = columnValue(track.columns.breathDb, i) ?? CLEAR_BREATH_DB;
+    const breath = (breathDb - CLEAR_BREATH_DB) / (AIRY_BREATH_DB - CLEAR_BREATH_DB);
+    this.breath[i] = Math.max(0, Math.min(1, breath));
+    this.kind[i] = INK;
+    if (!note) {
+      this.cents[i] = centsBetween(f0Hz, frequencyHz(nearestMidi(f0Hz, a4Hz), a4Hz));
+      return;
+    }
+    const partial = partialOf(f0Hz, note.tubeHz);
+    if (partial !== null && partial !== note.partial) {
+      this.kind[i] = STRAY;
+      this.partial[i] = partial;
+      this.cents[i] = centsBetween(f0Hz, partial * note.tubeHz);
+    } else {
+      this.cents[i] = centsBetween(f0Hz, note.targetHz);
+      // A pitch that is no partial and no bend of the note (speech, a wrong key) is not this note's ink.
+      if (Math.abs(this.cents[i]) > 150) this.kind[i] = NO_INK;
+    }
+  }
+
+  private reserve(count: number): void {
+    if (count <= this.kind.length) return;
+    const capacity = Math.max(count, 2 * this.kind.length, 1024);
+    const grow = <T extends Float32Array | Uint8Array>(column: T, fresh: T) => {
+      fresh.set(column);
+      return fresh;
+    };
+    this.kind = grow(this.kind, new Uint8Array(capacity));
+    this.partial = grow(this.partial, new Uint8Array(capacity));
+    this.cents = grow(this.cents, new Float32Array(capacity));
+    this.loudness = grow(this.loudness, new Float32Array(capacity));
+    this.breath = grow(this.breath, new Float32Array(capacity));
+    this.wanted = grow(this.wanted, new Float32Array(capacity));
+  }
+}

@@ -1,0 +1,187 @@
+import { FRAME_SECONDS } from '@inner-hum/core/hearing';
+import { deviationStep } from './deviation.ts';
+import { paintGrain } from './grain.ts';
+import { paintHatch } from './hatch.ts';
+import { INK, NO_INK, STRAY, type InkTrack } from './inkTrack.ts';
+import type { RibbonLayout } from './layout.ts';
+import type { RibbonPalette } from './palette.ts';
+
+/** Stray ink hangs this far from the rule, as a share of the height. */
+const STRAY_LIFT = 0.3;
+
+/** A stretch of frames drawn in one manner. `to` is included. */
+interface Run {
+  from: number;
+  to: number;
+  kind: number;
+  step: number;
+  side: number;
+}
+
+/** Cuts frames into runs of one kind, one depth of colour and one side. */
+export function inkRuns(ink: InkTrack, from: number, to: number): Run[] {
+  const runs: Run[] = [];
+  for (let i = from; i < to; i++) {
+    const kind = ink.kind[i];
+    if (kind === NO_INK) continue;
+    const step = kind === INK ? deviationStep(ink.cents[i]) : 0;
+    const side = step === 0 ? 0 : Math.sign(ink.cents[i]);
+    const last = runs.at(-1);
+    if (last && last.to === i - 1 && last.kind === kind && last.step === step && last.side === side) last.to = i;
+    else runs.push({ from: i, to: i, kind, step, side });
+  }
+  return runs;
+}
+
+/** Y of the spine at a frame; stray ink is lifted off the ribbon, upwards for a higher partial. */
+function spineY(ink: InkTrack, layout: RibbonLayout, i: number, expectedPartial: number): number {
+  if (ink.kind[i] !== STRAY) return layout.yAt(ink.cents[i]);
+  const away = ink.partial[i] > expectedPartial ? -1 : 1;
+  return layout.ruleY + away * STRAY_LIFT * layout.height - (layout.ruleY - layout.yAt(ink.cents[i])) * 0.3;
+}
+
+/**
+ * Paints frames `from` up to `to` (not included). The strip they cover is painted whole - what reaches into
+ * it from earlier frames too - so that a live ribbon can be drawn strip by strip and looks as if drawn at once.
+ */
+export function paintInk(
+  ctx: CanvasRenderingContext2D,
+  ink: InkTrack,
+  from: number,
+  to: number,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  expectedPartial: number | null,
+): void {
+  if (to <= from) return;
+  const xs = (i: number) => layout.xAt(i * FRAME_SECONDS);
+  const ys = (i: number) => spineY(ink, layout, i, expectedPartial ?? 1);
+  const half = (i: number) => layout.halfAt(ink.loudness[i]) * (ink.kind[i] === STRAY ? 0.5 : 1);
+  const clipLeft = xs(from - 1);
+  ctx.save();
+  ctx.beginPath();
+  ctx.rect(clipLeft, 0, xs(to) - clipLeft, layout.height);
+  ctx.clip();
+
+  // Runs begin one frame early, so that the strip joins what is there without a seam.
+  const start = Math.max(0, from - 2);
+  for (const run of inkRuns(ink, start, to)) {
+    const last = Math.min(run.to + 1, ink.count - 1);
+    const joined = ink.kind[last] === run.kind ? last : run.to;
+    const end = xs(joined) + (joined === run.to ? layout.pxPerSecond * FRAME_SECONDS : 0.4);
+    const shape = new Path2D();
+    for (let i = run.from; i <= joined; i++) shape.lineTo(xs(i), ys(i) - half(i));
+    shape.lineTo(end, ys(joined) - half(joined));
+    shape.lineTo(end, ys(joined) + half(joined));
+    for (let i = joined; i >= run.from; i--) shape.lineTo(xs(i), ys(i) + half(i));
+    shape.closePath();
+    if (run.kind === STRAY) {
+      paintStrayPiece(ctx, ink, run, xs, ys, half, palette);
+      continue;
+    }
+    ctx.fillStyle = palette.deviation[run.step];
+    ctx.fill(shape);
+    if (run.step > 0) paintHatch(ctx, shape, xs(run.from), end, run.side, run.step, layout, palette);
+  }
+  paintGrain(ctx, ink, from, to, layout, palette);
+  paintSpine(ctx, ink, start, to, xs, ys, layout, palette);
+  paintWanted(ctx, ink, start, to, xs, layout, palette);
+  ctx.restore();
+}
+
+function paintStrayPiece(
+  ctx: CanvasRenderingContext2D,
+  ink: InkTrack,
+  run: Run,
+  xs: (i: number) => number,
+  ys: (i: number) => number,
+  half: (i: number) => number,
+  palette: RibbonPalette,
+): void {
+  ctx.strokeStyle = palette.copper;
+  ctx.lineWidth = 2;
+  ctx.beginPath();
+  for (let i = run.from; i <= run.to; i++) ctx.lineTo(xs(i), ys(i) - half(i));
+  for (let i = run.to; i >= run.from; i--) ctx.lineTo(xs(i), ys(i) + half(i));
+  if (run.to < ink.count - 1 && ink.kind[run.to + 1] !== STRAY) ctx.closePath();
+  ctx.stroke();
+}
+
+function paintSpine(
+  ctx: CanvasRenderingContext2D,
+  ink: InkTrack,
+  from: number,
+  to: number,
+  xs: (i: number) => number,
+  ys: (i: number) => number,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+): void {
+  ctx.lineJoin = 'round';
+  ctx.lineCap = 'butt';
+  ctx.beginPath();
+  let open = false;
+  for (let i = from; i < to; i++) {
+    if (ink.kind[i] !== INK) {
+      open = false;
+      continue;
+    }
+    if (open) ctx.lineTo(xs(i), ys(i));
+    else ctx.moveTo(xs(i), ys(i));
+    open = true;
+  }
+  ctx.strokeStyle = palette.paper;
+  ctx.lineWidth = layout.spinePx;
+  ctx.stroke();
+}
+
+/** The hairpin redrawn around the ribbon's own spine: ink outside it is too loud, paper inside too soft. */
+function paintWanted(
+  ctx: CanvasRenderingContext2D,
+  ink: InkTrack,
+  from: number,
+  to: number,
+  xs: (i: number) => number,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+): void {
+  ctx.strokeStyle = palette.brass;
+  ctx.lineWidth = layout.spinePx > 3 ? 2.2 : 1;
+  for (const side of [-1, 1]) {
+    ctx.beginPath();
+    let open = false;
+    for (let i = from; i < to; i++) {
+      if (ink.kind[i] !== INK || Number.isNaN(ink.wanted[i])) {
+        open = false;
+        continue;
+      }
+      const y = layout.yAt(ink.cents[i]) + side * (layout.halfAt(ink.wanted[i]) + 2);
+      if (open) ctx.lineTo(xs(i), y);
+      else ctx.moveTo(xs(i), y);
+      open = true;
+    }
+    ctx.stroke();
+  }
+}
+
+/** Names every stray piece by its partial, above it. */
+export function paintStrayLabels(
+  ctx: CanvasRenderingContext2D,
+  ink: InkTrack,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  expectedPartial: number | null,
+  strayLabel: (partial: number) => string,
+  font: string,
+): void {
+  ctx.save();
+  ctx.font = font;
+  ctx.fillStyle = palette.copper;
+  ctx.textBaseline = 'bottom';
+  for (const run of inkRuns(ink, 0, ink.count)) {
+    if (run.kind !== STRAY || run.to - run.from < 8) continue;
+    const y = spineY(ink, layout, run.from, expectedPartial ?? 1) - layout.halfAt(ink.loudness[run.from]) * 0.5;
+    ctx.fillText(strayLabel(ink.partial[run.from]), layout.xAt(run.from * FRAME_SECONDS), y - 6);
+  }
+  ctx.restore();
+}

@@ -1,0 +1,103 @@
+import type { RibbonLayout } from './layout.ts';
+import type { RibbonPalette } from './palette.ts';
+
+const RULES_CENTS = [40, 20, -20, -40];
+
+export interface RuleLabels {
+  /** "40 sharp" and "40 flat": word the outermost two. */
+  sharp: string;
+  flat: string;
+  font: string;
+}
+
+/** The rule, and dotted lines every 20 cents with their meaning at the right edge. */
+export function paintRules(
+  ctx: CanvasRenderingContext2D,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  labels: RuleLabels | null,
+): void {
+  ctx.save();
+  ctx.strokeStyle = palette.line;
+  ctx.lineWidth = 1.5;
+  ctx.setLineDash([2, 5]);
+  for (const cents of RULES_CENTS) {
+    const y = layout.yAt(cents);
+    ctx.beginPath();
+    ctx.moveTo(layout.left, y);
+    ctx.lineTo(layout.right, y);
+    ctx.stroke();
+  }
+  ctx.setLineDash([]);
+  ctx.strokeStyle = palette.brass;
+  ctx.globalAlpha = 0.7;
+  ctx.beginPath();
+  ctx.moveTo(layout.left, layout.ruleY);
+  ctx.lineTo(layout.right, layout.ruleY);
+  ctx.stroke();
+  ctx.globalAlpha = 1;
+  if (labels) {
+    ctx.font = labels.font;
+    ctx.fillStyle = palette.muted;
+    ctx.textBaseline = 'middle';
+    for (const cents of RULES_CENTS) {
+      const word = Math.abs(cents) === 40 ? ` ${cents > 0 ? labels.sharp : labels.flat}` : '';
+      ctx.fillText(`${Math.abs(cents)}${word}`, layout.right + 10, layout.yAt(cents));
+    }
+  }
+  ctx.restore();
+}
+
+/**
+ * The written hairpin around the rule, from `fromSeconds` on: a shape to be filled. `wantedAt` gives the
+ * written loudness (0-1) by seconds since the first beat.
+ */
+export function paintOutlineAhead(
+  ctx: CanvasRenderingContext2D,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  fromSeconds: number,
+  toSeconds: number,
+  wantedAt: (seconds: number) => number | null,
+): void {
+  const left = Math.max(layout.left, layout.xAt(fromSeconds));
+  const right = Math.min(layout.right, layout.xAt(toSeconds));
+  if (right - left < 1) return;
+  const points = 80;
+  const at = (i: number) => {
+    const x = left + ((right - left) * i) / points;
+    const seconds = layout.fromSeconds + (x - layout.left) / layout.pxPerSecond;
+    return { x, half: layout.halfAt(wantedAt(Math.min(seconds, toSeconds)) ?? 0) + 2 };
+  };
+  const corners = Array.from({ length: points + 1 }, (_, i) => at(i));
+  ctx.beginPath();
+  for (const { x, half } of corners) ctx.lineTo(x, layout.ruleY - half);
+  for (const { x, half } of corners.toReversed()) ctx.lineTo(x, layout.ruleY + half);
+  ctx.closePath();
+  ctx.fillStyle = palette.cane;
+  ctx.fill();
+  ctx.strokeStyle = palette.brass;
+  ctx.lineWidth = 2.2;
+  ctx.lineJoin = 'round';
+  ctx.stroke();
+}
+
+/** Dynamic marks under the score, each at its time. */
+export function paintMarks(
+  ctx: CanvasRenderingContext2D,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  marks: readonly { seconds: number; mark: string }[],
+  baselineY: number,
+  font: string,
+): void {
+  ctx.save();
+  ctx.font = font;
+  ctx.fillStyle = palette.ink;
+  ctx.textBaseline = 'alphabetic';
+  marks.forEach(({ seconds, mark }, i) => {
+    ctx.textAlign = i === 0 ? 'left' : i === marks.length - 1 ? 'right' : 'center';
+    ctx.fillText(mark, layout.xAt(seconds), baselineY);
+  });
+  ctx.restore();
+}

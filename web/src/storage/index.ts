@@ -1,0 +1,7 @@
+// The only place that touches Dexie: schema, migrations, and named functions to read and write.
+export { openDatabase, database } from './database.ts';
+export type { TakeRecord, SettingsRecord, StandKeys, CalibrationRecord } from './records.ts';
+export { DEFAULT_SETTINGS } from './records.ts';
+export * from './journal.ts';
+export * from './takes.ts';
+export * from './settings.ts';

@@ -1,0 +1,58 @@
+import type { FrameColumns } from '@inner-hum/core/hearing';
+import { database } from './database.ts';
+import type { TakeRecord } from './records.ts';
+
+/** A take begins: from now on it exists, whatever happens to the page. */
+export async function beginTake(record: TakeRecord): Promise<void> {
+  await database().takes.put(record);
+}
+
+/** Adds the next part of a take's sound. */
+export async function appendChunk(
+  takeId: string,
+  index: number,
+  samples: Float32Array<ArrayBuffer>,
+): Promise<void> {
+  await database().chunks.put({ takeId, index, samples });
+}
+
+export async function noteDueClicks(takeId: string, dueClickSeconds: number[]): Promise<void> {
+  await database().takes.update(takeId, { dueClickSeconds });
+}
+
+/** The take has ended and been judged: record and frames in one transaction. */
+export async function finishTake(record: TakeRecord, columns: FrameColumns): Promise<void> {
+  const db = database();
+  await db.transaction('rw', db.takes, db.frames, async () => {
+    await db.frames.put({ takeId: record.id, columns });
+    await db.takes.put(record);
+  });
+}
+
+/** Removes a take with all that belongs to it. */
+export async function eraseTake(takeId: string): Promise<void> {
+  const db = database();
+  await db.transaction('rw', db.takes, db.frames, db.chunks, async () => {
+    await db.takes.delete(takeId);
+    await db.frames.delete(takeId);
+    await db.chunks.where('takeId').equals(takeId).delete();
+  });
+}
+
+/** Takes that were being recorded when their page went away (or still are: ask their lock). */
+export async function unfinishedTakes(): Promise<TakeRecord[]> {
+  return database().takes.where('state').equals('recording').toArray();
+}
+
+/** The sound of a take up to the first missing part. */
+export async function loadSamples(takeId: string): Promise<Float32Array<ArrayBuffer>> {
+  const chunks = await database().chunks.where('takeId').equals(takeId).sortBy('index');
+  const whole = chunks.filter((chunk, i) => chunk.index === i);
+  const samples = new Float32Array(whole.reduce((sum, chunk) => sum + chunk.samples.length, 0));
+  let offset = 0;
+  for (const chunk of whole) {
+    samples.set(chunk.samples, offset);
+    offset += chunk.samples.length;
+  }
+  return samples;
+}

@@ -1,0 +1,53 @@
+import * as yup from 'yup';
+import { HORN_IDS } from '@inner-hum/core/horn';
+import { database } from './database.ts';
+import { DEFAULT_SETTINGS, type CalibrationRecord, type SettingsRecord } from './records.ts';
+
+const key = yup
+  .string()
+  .matches(/^[a-z0-9]$/)
+  .required();
+
+/** What may stand in the settings row; anything else falls back to its default, field by field. */
+const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
+  visited: yup.boolean().required(),
+  hornId: yup.string().oneOf(HORN_IDS).required(),
+  source: yup.string().oneOf(['microphone', 'standIn']).required(),
+  profileId: yup.string().max(40).required(),
+  a4Hz: yup.number().min(390).max(470).required(),
+  naming: yup.string().oneOf(['letters', 'german', 'fixedDo']).required(),
+  pitchShown: yup.string().oneOf(['written', 'sounding']).required(),
+  toleranceId: yup.string().oneOf(['relaxed', 'usual', 'strict']).required(),
+  theme: yup.string().oneOf(['system', 'daylight', 'stage']).required(),
+  singleKeys: yup.boolean().required(),
+  tempoBpm: yup.number().min(20).max(300).required(),
+  click: yup.string().oneOf(['heard', 'seen', 'both', 'off']).required(),
+  eyes: yup.string().oneOf(['watch', 'blind']).required(),
+  minutes: yup.number().min(1).max(240).nullable().defined(),
+  keys: yup.object({ watch: key, blind: key, click: key, keep: key }).required(),
+};
+
+/** The settings, complete; a damaged or missing field reads as its default. */
+export async function readSettings(): Promise<SettingsRecord> {
+  const stored = ((await database().settings.get('settings')) ?? {}) as Record<string, unknown>;
+  const settings: Record<string, unknown> = { ...DEFAULT_SETTINGS };
+  for (const [name, schema] of Object.entries(fields))
+    if (schema.isValidSync(stored[name], { strict: true })) settings[name] = stored[name];
+  return settings as unknown as SettingsRecord;
+}
+
+export async function changeSettings(change: Partial<Omit<SettingsRecord, 'id'>>): Promise<void> {
+  const db = database();
+  await db.transaction('rw', db.settings, async () => {
+    await db.settings.put({ ...(await readSettings()), ...change });
+  });
+}
+
+/** The newest calibration, or null. */
+export async function readCalibration(): Promise<CalibrationRecord | null> {
+  return (await database().calibrations.orderBy('madeAt').last()) ?? null;
+}
+
+export async function saveCalibration(record: CalibrationRecord): Promise<void> {
+  await database().calibrations.put(record);
+}

@@ -1,0 +1,52 @@
+import type { FrameColumns } from '@inner-hum/core/hearing';
+import type { TakeLoudness } from '@inner-hum/core/judge';
+import { database } from './database.ts';
+import { eraseTake } from './journal.ts';
+import type { TakeRecord } from './records.ts';
+
+const UNDO_MS = 24 * 60 * 60 * 1000;
+
+/** Kept takes, newest first, without the deleted ones. */
+export async function listTakes(): Promise<TakeRecord[]> {
+  const takes = await database().takes.orderBy('startedAt').reverse().toArray();
+  return takes.filter(({ state, deletedAt }) => state === 'kept' && deletedAt === null);
+}
+
+/** One take, or null where there is none (any more). */
+export async function readTake(id: string): Promise<TakeRecord | null> {
+  return (await database().takes.get(id)) ?? null;
+}
+
+export async function readTakeFrames(takeId: string): Promise<FrameColumns | null> {
+  return (await database().frames.get(takeId))?.columns ?? null;
+}
+
+export async function writePlayerNote(takeId: string, playerNote: string): Promise<void> {
+  await database().takes.update(takeId, { playerNote });
+}
+
+/** Takes a take off the list. It stays whole for a day, so that undo is always possible. */
+export async function deleteTake(takeId: string, now: number): Promise<void> {
+  await database().takes.update(takeId, { deletedAt: now });
+}
+
+export async function undoDelete(takeId: string): Promise<void> {
+  await database().takes.update(takeId, { deletedAt: null });
+}
+
+/** Erases what was deleted more than a day ago. */
+export async function purgeDeleted(now: number): Promise<void> {
+  const old = await database()
+    .takes.filter(({ deletedAt }) => deletedAt !== null && now - deletedAt > UNDO_MS)
+    .primaryKeys();
+  for (const id of old) await eraseTake(id);
+}
+
+/** How loud the last judged takes from one kind of source were, newest first; at most 40. */
+export async function recentLoudness(source: TakeRecord['source']): Promise<TakeLoudness[]> {
+  const takes = await listTakes();
+  return takes
+    .filter((take) => take.source === source && take.loudness !== null)
+    .slice(0, 40)
+    .flatMap(({ loudness }) => (loudness ? [loudness] : []));
+}

@@ -1,0 +1,32 @@
+import { nameNote, type NoteNaming } from '@inner-hum/core/horn';
+
+const SHARP = 'M3 6.5 13 3.5M3 15.5 13 12.5M5.5 1.5V21M10.5 0V19.5';
+const FLAT = 'M4 0V19C4 19 12 14.5 12 11 12 7.5 7 8 4 11.5';
+
+/** A note's name with an accidental drawn like the rest, since no text face here has one. Sized by its font. */
+export function NoteGlyph({ midi, naming, octave = false }: { midi: number; naming: NoteNaming; octave?: boolean }) {
+  const { stem, accidental, octave: number } = nameNote(midi, naming);
+  return (
+    <span role="img" aria-label={noteText(midi, naming)} style={{ whiteSpace: 'nowrap' }}>
+      {stem}
+      {accidental !== '' && (
+        <svg viewBox="0 0 16 22" style={{ height: '0.62em', verticalAlign: '0.28em' }} aria-hidden="true">
+          <path
+            d={accidental === 'sharp' ? SHARP : FLAT}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth={2.2}
+            strokeLinecap="round"
+          />
+        </svg>
+      )}
+      {octave && <sub style={{ fontSize: '0.32em', verticalAlign: '-0.1em' }}>{number}</sub>}
+    </span>
+  );
+}
+
+/** A note in plain text, for labels, lists and file names: "B flat 4" is read well aloud. */
+export function noteText(midi: number, naming: NoteNaming): string {
+  const { stem, accidental, octave } = nameNote(midi, naming);
+  return `${stem}${accidental === '' ? '' : ` ${accidental}`} ${octave}`;
+}

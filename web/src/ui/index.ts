@@ -1,0 +1,9 @@
+// Small shared parts without data access: what two rooms would otherwise each draw their own way.
+export { NoteGlyph, noteText } from './NoteGlyph.tsx';
+export { Key } from './Key.tsx';
+export { Choice, type ChoiceOption } from './Choice.tsx';
+export { downloadFile } from './downloadFile.ts';
+export { NumberField } from './NumberField.tsx';
+export { ActionButton, ActionLink } from './ActionButton.tsx';
+export { RoomHeading } from './RoomHeading.tsx';
+export { VerdictWords, verdictText } from './VerdictWords.tsx';

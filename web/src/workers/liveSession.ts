@@ -1,0 +1,206 @@
+import { createListener, FRAME_SECONDS, FrameTrack, type Listener } from '@inner-hum/core/hearing';
+import { markFraction, levelAtFraction, lengthBeats, secondsPerBeat } from '@inner-hum/core/exercise';
+import { pitchTarget, type TakeContext } from '@inner-hum/core/judge';
+import { createSoundWatch, createTakeGate, type TakeGate } from '@inner-hum/core/tone';
+import type { ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
+import { SoundHistory } from './soundHistory.ts';
+import { holdTakeLock } from './takeLock.ts';
+import { createTakeRecorder, type TakeRecorder } from './takeRecorder.ts';
+
+/** Sound before the first tone that belongs to the take: the air that made it. */
+const PRE_ROLL_SECONDS = 0.6;
+const SILENCE_SECONDS = 1.2;
+/** A take may run this much over its written length before it ends by itself. */
+const OVERTIME_SECONDS = 20;
+const PARTIALS_THAT_START = [1, 2, 3, 4];
+
+interface RunningTake {
+  recorder: TakeRecorder;
+  startSample: number;
+  releaseLock(): void;
+}
+
+export interface LiveSession {
+  push(block: CapturedBlock): void;
+  arm(request: ArmRequest): void;
+  disarm(): Promise<void>;
+  beginAt(beatZeroSeconds: number, leadSeconds: number): void;
+  endTake(): Promise<void>;
+  noteClicks(times: number[]): void;
+  /** The newest samples, at most `seconds` of them, with the audio-clock time of the first. */
+  newest(seconds: number): { samples: Float32Array<ArrayBuffer>; startSeconds: number; sampleRateHz: number };
+}
+
+/**
+ * Listens to one running input. Frames go out as they are heard; while armed, a tone (or the counted beat)
+ * begins a take: a fresh listener hears it from its first sample on, so that the take's frames are the same
+ * whenever its sound is heard again.
+ */
+export function createLiveSession(sampleRateHz: number, send: (event: SessionEvent) => void): LiveSession {
+  const history = new SoundHistory(sampleRateHz);
+  let listener: Listener = createListener({ sampleRateHz });
+  let track = new FrameTrack();
+  let sent = 0;
+  let armed: ArmRequest | null = null;
+  let gate: TakeGate | null = null;
+  let watch = createSoundWatch(-45);
+  let take: RunningTake | null = null;
+  let ending: Promise<void> = Promise.resolve();
+  let countedStart: { sample: number; beatZeroSeconds: number } | null = null;
+  let dueClicks: number[] = [];
+  let begun = false;
+  let segmentStart = 0;
+
+  const startHz = ({ context }: ArmRequest) => {
+    const { targetHz, tubeHz } = pitchTarget(context.exercise.items[0], context.hornId, context.a4Hz);
+    return [targetHz, ...PARTIALS_THAT_START.map((partial) => partial * tubeHz)];
+  };
+  const newGate = (request: ArmRequest) =>
+    createTakeGate({
+      startHz: startHz(request),
+      roomFloorDb: request.context.roomFloorDb,
+      silenceSeconds: SILENCE_SECONDS,
+      maxSeconds:
+        lengthBeats(request.context.exercise) * secondsPerBeat(request.context.exercise) + OVERTIME_SECONDS,
+    });
+
+  function newSegment(startSample: number, takeId: string | null, beatZeroSeconds: number | null) {
+    listener = createListener({ sampleRateHz });
+    track = new FrameTrack();
+    sent = 0;
+    send({ type: 'segment', startSeconds: startSample / sampleRateHz, takeId, beatZeroSeconds });
+  }
+
+  function beginTake(request: ArmRequest, startSample: number, liveBeatZero: number, counted: boolean) {
+    const takeId = crypto.randomUUID();
+    const context: TakeContext = { ...request.context, beatZeroSeconds: counted ? liveBeatZero : null };
+    const agoSeconds = (history.end - startSample) / sampleRateHz;
+    const recorder = createTakeRecorder({
+      takeId,
+      context,
+      source: request.source,
+      eyes: request.eyes,
+      sampleRateHz,
+      startedAt: Math.round(Date.now() - 1000 * agoSeconds),
+      playerNote: '',
+      onStorageTrouble: (full) => send({ type: 'storageTrouble', full }),
+      onUnsaved: (file) => send({ type: 'takeUnsaved', takeId, file }),
+    });
+    take = { recorder, startSample, releaseLock: holdTakeLock(takeId) };
+    for (const time of dueClicks) recorder.noteDueClick(toTakeTime(time));
+    newSegment(startSample, takeId, liveBeatZero);
+    gate = newGate(request);
+    gate.open(Math.round(liveBeatZero / FRAME_SECONDS));
+    const early = history.since(startSample);
+    recorder.append(early);
+    listener.push(early, track);
+  }
+
+  const toTakeTime = (contextSeconds: number) =>
+    contextSeconds + (armed?.roundTripSeconds ?? 0) - (take?.startSample ?? 0) / sampleRateHz;
+
+  /** Ends the running take; frames go on as they are, and the same request stays armed. */
+  function finishTake() {
+    const ended = take;
+    if (!ended) return;
+    take = null;
+    gate = armed && armed.context.exercise.start === 'playToStart' ? newGate(armed) : null;
+    const heard = FrameTrack.from(track.slice(0));
+    ending = ended.recorder
+      .finish(heard)
+      .then((analysis) =>
+        send(
+          analysis
+            ? { type: 'takeEnded', takeId: ended.recorder.takeId, analysis }
+            : { type: 'nothingHeard' },
+        ),
+      )
+      .finally(ended.releaseLock);
+  }
+
+  function lookAtNewFrames() {
+    for (let i = sent; i < track.count; i++) {
+      const trouble = watch.lookAtFrame(track, i);
+      if (trouble) send({ type: 'trouble', trouble });
+      const move = gate?.look(track, i) ?? null;
+      if (move?.type === 'start' && armed && !take) {
+        send({ type: 'frames', columns: track.slice(sent, i + 1) });
+        const onset = Math.round(move.startFrame * FRAME_SECONDS * sampleRateHz) + segmentStart;
+        const start = Math.max(history.start, onset - Math.round(PRE_ROLL_SECONDS * sampleRateHz));
+        segmentStart = start;
+        beginTake(armed, start, (onset - start) / sampleRateHz, false);
+        lookAtNewFrames();
+        return;
+      }
+      if (move?.type === 'end') finishTake();
+    }
+    if (track.count > sent) send({ type: 'frames', columns: track.slice(sent) });
+    sent = track.count;
+  }
+
+  return {
+    push({ startFrame, samples }) {
+      if (!begun) {
+        begun = true;
+        history.begin(startFrame);
+        segmentStart = startFrame;
+        newSegment(startFrame, null, null);
+      }
+      const lost = startFrame - history.end;
+      // What the machine was too busy to hear becomes silence, so that the clock stays true.
+      const block = lost > 0 ? new Float32Array(lost + samples.length) : samples;
+      if (lost > 0) {
+        block.set(samples, lost);
+        send({ type: 'trouble', trouble: 'lostSound' });
+      }
+      history.append(block);
+      const trouble = watch.lookAtSamples(block);
+      if (trouble) send({ type: 'trouble', trouble });
+      if (countedStart && armed && history.end > countedStart.sample) {
+        const start = Math.max(history.start, countedStart.sample);
+        segmentStart = start;
+        const beatZero = countedStart.beatZeroSeconds + armed.roundTripSeconds - start / sampleRateHz;
+        countedStart = null;
+        beginTake(armed, start, beatZero, true);
+      } else {
+        take?.recorder.append(block);
+        listener.push(block, track);
+      }
+      lookAtNewFrames();
+    },
+    arm(request) {
+      if (take) finishTake();
+      armed = request;
+      countedStart = null;
+      dueClicks = [];
+      gate = request.context.exercise.start === 'playToStart' ? newGate(request) : null;
+      watch = createSoundWatch(levelAtFraction(markFraction('pp'), request.context.scale));
+    },
+    beginAt(beatZeroSeconds, leadSeconds) {
+      countedStart = {
+        sample: Math.round((beatZeroSeconds - leadSeconds) * sampleRateHz),
+        beatZeroSeconds,
+      };
+    },
+    async disarm() {
+      finishTake();
+      armed = null;
+      gate = null;
+      countedStart = null;
+      await ending;
+    },
+    async endTake() {
+      finishTake();
+      await ending;
+    },
+    noteClicks(times) {
+      const oldest = history.end / sampleRateHz - 120;
+      dueClicks = [...dueClicks.filter((time) => time > oldest), ...times];
+      if (take) for (const time of times) take.recorder.noteDueClick(toTakeTime(time));
+    },
+    newest(seconds) {
+      const start = Math.max(history.start, history.end - Math.round(seconds * sampleRateHz));
+      return { samples: history.since(start), startSeconds: start / sampleRateHz, sampleRateHz };
+    },
+  };
+}

@@ -1,0 +1,87 @@
+import type { TakeContext, TakeAnalysis } from '@inner-hum/core/judge';
+import type { FrameColumns } from '@inner-hum/core/hearing';
+import type { StandInProfile } from '@inner-hum/core/standin';
+import type { DynamicScale, Exercise } from '@inner-hum/core/exercise';
+import type { SoundTrouble } from '@inner-hum/core/tone';
+import type { HornId } from '@inner-hum/core/horn';
+
+/** What the capture worklet posts: `samples` begin at `startFrame` of the audio clock. */
+export interface CapturedBlock {
+  startFrame: number;
+  samples: Float32Array<ArrayBuffer>;
+}
+
+export type InputSource = 'microphone' | 'standIn';
+
+/** What makes a take out of playing; everything it will be judged by, and how it was played. */
+export interface ArmRequest {
+  context: Omit<TakeContext, 'beatZeroSeconds'>;
+  source: InputSource;
+  eyes: 'watch' | 'blind';
+  /** Sound leaves and comes back this much later; 0 where it was never measured. */
+  roundTripSeconds: number;
+}
+
+export interface FreeRequest {
+  sampleRateHz: number;
+  hornId: HornId;
+  a4Hz: number;
+  scale: DynamicScale;
+  source: InputSource;
+}
+
+/** Troubles of the sound itself, seen by the worker; `lostSound`: the machine was too busy to hear. */
+export type LiveTrouble = SoundTrouble | 'lostSound';
+
+export type SessionEvent =
+  /** A new row of frames begins; `startSeconds` is its time 0 on the audio clock. */
+  | { type: 'segment'; startSeconds: number; takeId: string | null; beatZeroSeconds: number | null }
+  | { type: 'frames'; columns: FrameColumns }
+  | { type: 'takeEnded'; takeId: string; analysis: TakeAnalysis }
+  | { type: 'nothingHeard' }
+  | { type: 'trouble'; trouble: LiveTrouble }
+  | { type: 'storageTrouble'; full: boolean }
+  /** The take could not be stored: here it is, so that it can be saved as a file. */
+  | { type: 'takeUnsaved'; takeId: string; file: Uint8Array<ArrayBuffer> }
+  | { type: 'workerFailed'; message: string };
+
+export interface StandInRequest {
+  exercise: Exercise;
+  hornId: HornId;
+  a4Hz: number;
+  scale: DynamicScale;
+  profile: StandInProfile;
+  sampleRateHz: number;
+  seed: number;
+}
+
+/** A finished sound to be kept as a take, by the same path as a played one. */
+export interface KeepRequest extends Omit<ArmRequest, 'context'> {
+  context: TakeContext;
+  samples: Float32Array<ArrayBuffer>;
+  sampleRateHz: number;
+  startedAt: number;
+  playerNote: string;
+}
+
+/** The worker's calls. Everything that streams goes by ports and `SessionEvent`s instead. */
+export interface SessionWorker {
+  /** Starts listening to blocks from `capture`; events go to `events`. */
+  attach(capture: MessagePort, events: MessagePort, sampleRateHz: number): void;
+  detach(): Promise<void>;
+  arm(request: ArmRequest): void;
+  /** A counted take: beat 0 comes at this time of the audio clock. */
+  beginAt(beatZeroSeconds: number, leadSeconds: number): void;
+  disarm(): Promise<void>;
+  /** Ends the running take now, as silence would. */
+  endTake(): Promise<void>;
+  /** Clicks scheduled, in seconds of the audio clock. */
+  noteClicks(times: number[]): void;
+  /** Delay in seconds of each click found near its due time (audio clock) in what was just heard. */
+  clickDelays(due: number[]): number[];
+  keepLastMinute(request: FreeRequest): Promise<string | null>;
+  keepSound(request: KeepRequest): Promise<string | null>;
+  recover(takeId: string): Promise<void>;
+  renderStandIn(request: StandInRequest): Float32Array<ArrayBuffer>;
+  renderFreePlaying(request: Omit<StandInRequest, 'exercise'>): Float32Array<ArrayBuffer>;
+}

@@ -1,0 +1,160 @@
+import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
+import { packTake } from '@inner-hum/core/formats';
+import { CLICK_SECONDS, columnValue, findClicks, FRAME_SECONDS, FrameTrack } from '@inner-hum/core/hearing';
+import { analyseTake, type TakeAnalysis, type TakeContext } from '@inner-hum/core/judge';
+import { percentile } from '@inner-hum/core/stats';
+import { appendChunk, beginTake, eraseTake, finishTake, noteDueClicks, type TakeRecord } from '../storage/index.ts';
+import type { ArmRequest } from './protocol.ts';
+import { takeDocument } from './takeDocument.ts';
+
+const CHUNK_SECONDS = 0.5;
+/** How far from its due time a click may be found: what latency calibration leaves, or all of it without one. */
+const SLACK_SECONDS = 0.25;
+
+export interface TakeRecorder {
+  readonly takeId: string;
+  append(samples: Float32Array): void;
+  noteDueClick(takeSeconds: number): void;
+  /** Judges and stores the take. Null: no tone was heard, nothing is kept. */
+  finish(track: FrameTrack): Promise<TakeAnalysis | null>;
+}
+
+export interface RecorderConfig extends Omit<ArmRequest, 'context' | 'roundTripSeconds'> {
+  takeId: string;
+  context: TakeContext;
+  sampleRateHz: number;
+  startedAt: number;
+  playerNote: string;
+  /** A part could not be written; recording goes on in memory. */
+  onStorageTrouble(full: boolean): void;
+  /** The take could not be stored at all: the file it would have been. */
+  onUnsaved(file: Uint8Array<ArrayBuffer>): void;
+}
+
+export function isQuotaError(error: unknown): boolean {
+  const names = error instanceof Error ? [error.name, (error as { inner?: Error }).inner?.name] : [];
+  return names.includes('QuotaExceededError');
+}
+
+/** A take's record before anything is known but how it will be judged. */
+export function newTakeRecord(config: Omit<RecorderConfig, 'onStorageTrouble' | 'onUnsaved'>): TakeRecord {
+  const { takeId, context, source, eyes, sampleRateHz, startedAt, playerNote } = config;
+  return {
+    id: takeId,
+    state: 'recording',
+    kind: 'swell',
+    startedAt,
+    hornId: context.hornId,
+    a4Hz: context.a4Hz,
+    scale: context.scale ?? DEFAULT_SCALE,
+    source,
+    eyes,
+    sampleRateHz,
+    lengthSeconds: 0,
+    context,
+    dueClickSeconds: [],
+    foundClickSeconds: [],
+    analysis: null,
+    loudness: null,
+    playerNote,
+    recovered: false,
+    deletedAt: null,
+  };
+}
+
+/** Judges a finished sound and completes its record; analysis null where no tone was heard. */
+export function judgeRecord(record: TakeRecord, samples: Float32Array, track: FrameTrack): TakeRecord {
+  const foundClickSeconds = findClicks(samples, record.sampleRateHz, record.dueClickSeconds, SLACK_SECONDS).map(
+    ({ timeSeconds }) => timeSeconds,
+  );
+  const analysis = record.context ? analyseTake(track, record.context, foundClickSeconds) : null;
+  const levels: number[] = [];
+  for (let i = 0; i < track.count; i++)
+    if (columnValue(track.columns.f0Hz, i) !== null) levels.push(track.columns.levelDb[i]);
+  const softDb = percentile(levels, 5);
+  const loudDb = percentile(levels, 95);
+  return {
+    ...record,
+    state: 'kept',
+    lengthSeconds: samples.length / record.sampleRateHz,
+    foundClickSeconds,
+    analysis,
+    loudness: analysis && softDb !== null && loudDb !== null ? { softDb, loudDb } : null,
+  };
+}
+
+/** Journals a take while it is played: the record first, then sound in half-second parts. */
+export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
+  const record = newTakeRecord(config);
+  const chunkLength = Math.round(CHUNK_SECONDS * config.sampleRateHz);
+  const parts: Float32Array<ArrayBuffer>[] = [];
+  let open = new Float32Array(chunkLength);
+  let filled = 0;
+  let written = Promise.resolve();
+  const unwritten = new Set<number>();
+
+  const write = (index: number, work: () => Promise<unknown>) => {
+    written = written.then(work).then(
+      () => undefined,
+      (error: unknown) => {
+        unwritten.add(index);
+        config.onStorageTrouble(isQuotaError(error));
+      },
+    );
+  };
+  const close = (samples: Float32Array<ArrayBuffer>) => {
+    const index = parts.push(samples) - 1;
+    write(index, () => appendChunk(record.id, index, samples));
+  };
+  write(-1, () => beginTake(record));
+
+  async function retryUnwritten() {
+    for (const index of [...unwritten].filter((i) => i >= 0)) await appendChunk(record.id, index, parts[index]);
+  }
+
+  return {
+    takeId: record.id,
+    append(samples) {
+      let read = 0;
+      while (read < samples.length) {
+        const count = Math.min(samples.length - read, chunkLength - filled);
+        open.set(samples.subarray(read, read + count), filled);
+        filled += count;
+        read += count;
+        if (filled < chunkLength) continue;
+        close(open);
+        open = new Float32Array(chunkLength);
+        filled = 0;
+      }
+    },
+    noteDueClick(takeSeconds) {
+      if (takeSeconds < -CLICK_SECONDS || record.dueClickSeconds.includes(takeSeconds)) return;
+      record.dueClickSeconds.push(takeSeconds);
+      write(-1, () => noteDueClicks(record.id, [...record.dueClickSeconds]));
+    },
+    async finish(track) {
+      if (filled > 0) close(open.slice(0, filled));
+      const samples = new Float32Array(parts.reduce((sum, part) => sum + part.length, 0));
+      parts.reduce((offset, part) => {
+        samples.set(part, offset);
+        return offset + part.length;
+      }, 0);
+      const judged = judgeRecord(record, samples, track);
+      await written;
+      if (judged.analysis === null) {
+        await eraseTake(record.id).catch(() => undefined);
+        return null;
+      }
+      const columns = track.slice(0, Math.min(track.count, Math.round(judged.lengthSeconds / FRAME_SECONDS) + 1));
+      try {
+        await retryUnwritten();
+        await finishTake(judged, columns);
+      } catch (error) {
+        config.onStorageTrouble(isQuotaError(error));
+        const name = `take-${judged.id.slice(0, 8)}`;
+        config.onUnsaved(packTake(name, takeDocument(judged, columns), { sampleRateHz: judged.sampleRateHz, samples }));
+      }
+      return judged.analysis;
+    },
+  };
+}
