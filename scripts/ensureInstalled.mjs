@@ -23,11 +23,15 @@ export function ensurePackages() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19))
     fail(`Inner Hum needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
-  const wanted = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   console.log('Installing packages …');
   if (!run('npm', ['ci', '--no-fund', '--no-audit']))
-    fail('Installing packages failed: check the connection to the package registry and run the command again.');
+    fail(
+      'Installing packages failed: check the connection to the package registry and run the command again.',
+    );
   writeFileSync(stamp, wanted);
 }
 
@@ -35,7 +39,9 @@ export function ensureChromium() {
   if (existsSync(CHROMIUM)) return;
   const isRoot = process.getuid?.() === 0;
   if (!isRoot || !existsSync('/usr/bin/apt-get'))
-    fail('The browser tests need Chromium at /usr/bin/chromium: install it with your package manager and run npm test again.');
+    fail(
+      'The browser tests need Chromium at /usr/bin/chromium: install it with your package manager and run npm test again.',
+    );
   console.log('Installing Chromium …');
   run('apt-get', ['update']);
   if (!run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-dejavu-core']))

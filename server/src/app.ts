@@ -44,10 +44,7 @@ function setStrictHeaders(response: Response, nonce: string): void {
  * machine is sent to 127.0.0.1.
  */
 export function createApp({ distDir, port, demo }: ServerConfig): Express {
-  const page = readFileSync(join(distDir, 'index.html'), 'utf8').replace(
-    '__MODE__',
-    demo ? 'demo' : 'own',
-  );
+  const page = readFileSync(join(distDir, 'index.html'), 'utf8').replace('__MODE__', demo ? 'demo' : 'own');
   const app = express();
   app.disable('x-powered-by');
   app.use((request, response, next) => {

@@ -3,6 +3,12 @@
 export type { Exercise, ExerciseItem, NoteItem, DynamicPoint, StartMode } from './exercise.ts';
 export { exerciseSchema, parseExercise } from './validate.ts';
 export { DYNAMIC_MARKS, markFraction, type DynamicMark } from './dynamics.ts';
-export { DEFAULT_SCALE, levelAtFraction, fractionAtLevel, nearestMark, type DynamicScale } from './dynamics.ts';
+export {
+  DEFAULT_SCALE,
+  levelAtFraction,
+  fractionAtLevel,
+  nearestMark,
+  type DynamicScale,
+} from './dynamics.ts';
 export { buildSwell, SWELL_SHAPES, type SwellShape, type SwellRequest } from './swell.ts';
 export { targetFraction, writtenTurnBeat, lengthBeats, secondsPerBeat } from './target.ts';

@@ -24,7 +24,11 @@ function dynamicsOf({ shape, beats, soft = 'pp', loud = 'ff' }: SwellRequest): D
   ];
   switch (shape) {
     case 'growFade':
-      return [{ beat: 0, mark: soft }, { beat: beats / 2, mark: loud }, { beat: beats, mark: soft }];
+      return [
+        { beat: 0, mark: soft },
+        { beat: beats / 2, mark: loud },
+        { beat: beats, mark: soft },
+      ];
     case 'fade':
       return ends(loud, soft);
     case 'grow':

@@ -17,7 +17,14 @@ export interface TakeDocument {
   analysis: TakeAnalysis | null;
   clickSeconds: number[];
   playerNote: string;
-  frames: { timeSeconds: number; f0Hz: number | null; clarity: number; levelDb: number; brightness: number | null; breathDb: number | null }[];
+  frames: {
+    timeSeconds: number;
+    f0Hz: number | null;
+    clarity: number;
+    levelDb: number;
+    brightness: number | null;
+    breathDb: number | null;
+  }[];
 }
 
 /** One take as a ZIP of `NAME.wav` (32-bit float, sample for sample) and `NAME.json`. */

@@ -8,9 +8,13 @@ export interface Sound {
 }
 
 /** A mono WAV file: 32-bit float keeps every bit of a take, 16-bit is for programs that want it. */
-export function encodeWav({ sampleRateHz, samples }: Sound, depth: '32f' | '16' = '32f'): Uint8Array<ArrayBuffer> {
+export function encodeWav(
+  { sampleRateHz, samples }: Sound,
+  depth: '32f' | '16' = '32f',
+): Uint8Array<ArrayBuffer> {
   const file = new wavefile.WaveFile();
-  const values = depth === '16' ? Array.from(samples, (s) => Math.round(Math.max(-1, Math.min(1, s)) * 32767)) : samples;
+  const values =
+    depth === '16' ? Array.from(samples, (s) => Math.round(Math.max(-1, Math.min(1, s)) * 32767)) : samples;
   file.fromScratch(1, sampleRateHz, depth, values);
   return new Uint8Array(file.toBuffer());
 }

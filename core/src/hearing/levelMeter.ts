@@ -4,7 +4,7 @@ const WINDOW_SECONDS = 0.05;
 
 /** RMS level of the band 50 Hz-14 kHz in a 50 ms Hann window, in dBFS. */
 export interface LevelMeter {
-  push(sample: number): void;
+  push(samples: Float32Array, from: number, to: number): void;
   /** Level around an absolute sample index. */
   levelDbAt(centre: number): number;
 }
@@ -20,7 +20,9 @@ export function createLevelMeter(sampleRateHz: number): LevelMeter {
   const ring = new SampleRing(sampleRateHz);
   const part = new Float64Array(length);
   return {
-    push: (sample) => ring.append(filter(sample)),
+    push(samples, from, to) {
+      for (let n = from; n < to; n++) ring.append(filter(samples[n]));
+    },
     levelDbAt(centre) {
       let sum = 0;
       ring.readInto(part, centre - half);

@@ -29,7 +29,7 @@ const HOP_12 = INTERNAL_HZ * FRAME_SECONDS;
 const SPECTRA_KEPT = PATH_LOOK_AHEAD + 1;
 const HALF_SPECTRUM = 256;
 /** Samples between looks for a complete frame. */
-const BLOCK = 64;
+const BLOCK = 128;
 
 /** The pipeline: resample -> two spectra -> comb -> path -> refine -> clarity, level, colour -> frame. */
 export function createListener({ sampleRateHz }: ListenerConfig): Listener {
@@ -51,11 +51,17 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
   let emitted = 0;
   let fed12 = 0;
 
-  function feed(sample: number) {
-    ringFull.append(sample);
-    level.push(sample);
-    to12.push(sample, ring12);
-    while (fed12 < ring12.end) to6.push(ring12.at(fed12++), ring6);
+  const between = new Float32Array(BLOCK);
+  const silence = new Float32Array(BLOCK);
+
+  /** Takes samples `from` up to `to`, at most BLOCK of them. */
+  function feed(samples: Float32Array, from: number, to: number) {
+    ringFull.appendFrom(samples, from, to);
+    level.push(samples, from, to);
+    to12.push(samples, from, to, ring12);
+    const fresh = ring12.end - fed12;
+    for (let n = 0; n < fresh; n++) between[n] = ring12.at(fed12++);
+    to6.push(between, 0, fresh, ring6);
   }
 
   function emit(roughHz: number, out: FrameTrack) {
@@ -98,14 +104,14 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
           throw new CoreError('samples-not-finite', `Sound holds a sample that is not a number, at ${n}.`);
       for (let start = 0; start < samples.length; start += BLOCK) {
         const end = Math.min(samples.length, start + BLOCK);
-        for (let n = start; n < end; n++) feed(samples[n]);
+        feed(samples, start, end);
         advance(out);
       }
     },
     finish(out) {
       const frames = Math.floor(ringFull.end / sampleRateHz / FRAME_SECONDS + 1e-9) + 1;
       while (analysed < frames) {
-        feed(0);
+        feed(silence, 0, BLOCK);
         advance(out);
       }
       for (let age = Math.min(PATH_LOOK_AHEAD, analysed) - 1; age >= 0; age--)

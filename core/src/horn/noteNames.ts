@@ -13,7 +13,10 @@ export interface NoteName {
 const LETTERS = ['C', 'C#', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'G#', 'A', 'Bb', 'B'];
 const SYLLABLES: Record<string, string> = { C: 'Do', D: 'Re', E: 'Mi', F: 'Fa', G: 'Sol', A: 'La', B: 'Si' };
 
-function germanStem(letter: string, accidental: NoteName['accidental']): Pick<NoteName, 'stem' | 'accidental'> {
+function germanStem(
+  letter: string,
+  accidental: NoteName['accidental'],
+): Pick<NoteName, 'stem' | 'accidental'> {
   if (letter === 'B') return { stem: accidental === 'flat' ? 'B' : 'H', accidental: '' };
   if (accidental === 'sharp') return { stem: `${letter}is`, accidental: '' };
   if (accidental === 'flat') return { stem: letter === 'E' ? 'Es' : `${letter}es`, accidental: '' };

@@ -27,5 +27,7 @@ export function measureSteadyTone(track: FrameTrack, roomFloorDb: number | null)
   const f0Hz = median(pitches);
   const levelDb = median(levels);
   const levelSpreadDb = halfWidth16to84(levels);
-  return f0Hz === null || levelDb === null || levelSpreadDb === null ? null : { f0Hz, levelDb, levelSpreadDb };
+  return f0Hz === null || levelDb === null || levelSpreadDb === null
+    ? null
+    : { f0Hz, levelDb, levelSpreadDb };
 }

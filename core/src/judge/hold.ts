@@ -62,7 +62,11 @@ export function measureHold(input: HoldInput): Hold {
   };
   const reference = (read: (frame: number) => number | null) => {
     const values: number[] = [];
-    for (let frame = span.first + REFERENCE_FROM; frame <= Math.min(span.last, span.first + REFERENCE_TO); frame++) {
+    for (
+      let frame = span.first + REFERENCE_FROM;
+      frame <= Math.min(span.last, span.first + REFERENCE_TO);
+      frame++
+    ) {
       const value = read(frame);
       if (value !== null) values.push(value);
     }
@@ -91,11 +95,17 @@ export function measureHold(input: HoldInput): Hold {
     },
     ...slips
       .filter(({ type }) => type === 'jump')
-      .map(({ timeSeconds }) => ({ cause: 'partial' as const, frame: Math.round(timeSeconds / FRAME_SECONDS) })),
+      .map(({ timeSeconds }) => ({
+        cause: 'partial' as const,
+        frame: Math.round(timeSeconds / FRAME_SECONDS),
+      })),
   ];
   if (isSwell)
     ends.push(
-      ...gaps.map(({ timeSeconds }) => ({ cause: 'gap' as const, frame: Math.round(timeSeconds / FRAME_SECONDS) })),
+      ...gaps.map(({ timeSeconds }) => ({
+        cause: 'gap' as const,
+        frame: Math.round(timeSeconds / FRAME_SECONDS),
+      })),
     );
   else
     ends.push(

@@ -17,8 +17,14 @@ const LEAST_SPAN_DB = 14;
  */
 export function learnScale(current: DynamicScale, takes: readonly TakeLoudness[]): DynamicScale {
   if (current.source === 'calibrated' || takes.length < LEAST_TAKES) return current;
-  const soft = percentile(takes.map(({ softDb }) => softDb), 10);
-  const loud = percentile(takes.map(({ loudDb }) => loudDb), 90);
+  const soft = percentile(
+    takes.map(({ softDb }) => softDb),
+    10,
+  );
+  const loud = percentile(
+    takes.map(({ loudDb }) => loudDb),
+    90,
+  );
   if (soft === null || loud === null || loud - soft < LEAST_SPAN_DB) return current;
   const mark = (loud - soft) / 5;
   return { floorDb: soft - mark, ceilingDb: loud + mark, source: 'takes' };

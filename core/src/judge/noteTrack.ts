@@ -24,7 +24,12 @@ export interface PitchTarget {
 }
 
 /** Reads the steady part of a tone. Arrays are empty where the tone is shorter than 0.3 s. */
-export function readNote(track: FrameTrack, span: ToneSpan, target: PitchTarget, masked: Uint8Array): NoteTrack {
+export function readNote(
+  track: FrameTrack,
+  span: ToneSpan,
+  target: PitchTarget,
+  masked: Uint8Array,
+): NoteTrack {
   const first = span.first + EDGE_FRAMES;
   const length = Math.max(0, span.last - EDGE_FRAMES - first + 1);
   const { columns } = track;

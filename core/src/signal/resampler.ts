@@ -4,17 +4,21 @@ import { SampleRing } from './sampleRing.ts';
 
 /** Streams samples from one rate to another without delay: output n stands at time n / toHz exactly. */
 export interface Resampler {
-  /** Takes one input sample and appends to `out` every output sample it completes. */
-  push(sample: number, out: SampleRing): void;
+  /** Takes input samples `from` up to `to` and appends to `out` every output sample they complete. */
+  push(samples: Float32Array, from: number, to: number, out: SampleRing): void;
 }
 
 function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b);
 }
 
+const TRANSITION = 0.133;
+/** Most samples one push may bring. */
+const MAX_PUSH = 4096;
+
 /**
- * Polyphase Kaiser resampler between whole-numbered rates. Stop band about -70 dB (beta 7), pass band to
- * 45 % of the lower rate. Throws `sample-rate-unsupported` for rates that are not whole numbers within
+ * Polyphase Kaiser resampler between whole-numbered rates. Stop band about -70 dB (beta 7), flat and free of
+ * aliases to 43 % of the lower rate; what folds back lies above that. Throws `sample-rate-unsupported` for rates that are not whole numbers within
  * 8-192 kHz on the input side.
  */
 export function createResampler(fromHz: number, toHz: number): Resampler {
@@ -24,24 +28,24 @@ export function createResampler(fromHz: number, toHz: number): Resampler {
   const up = toHz / divisor;
   const down = fromHz / divisor;
   const lowRateHz = Math.min(fromHz, toHz);
-  // Kaiser: width in Hz = (A - 8) / (2.285 * 2 pi * T); A = 70 dB over a transition of 10 % of the low rate.
-  const halfWidthSeconds = (70 - 8) / (2.285 * 2 * Math.PI * 0.1 * lowRateHz) / 2;
+  // Kaiser: width in Hz = (A - 8) / (2.285 * 2 pi * T); A = 70 dB over a transition of 13 % of the low rate.
+  const halfWidthSeconds = (70 - 8) / (2.285 * 2 * Math.PI * TRANSITION * lowRateHz) / 2;
   const half = Math.ceil(halfWidthSeconds * fromHz);
   const taps = 2 * half + 1;
-  const response = createKaiserLowpass(0.475 * lowRateHz, halfWidthSeconds, 7);
+  const response = createKaiserLowpass(0.5 * lowRateHz, halfWidthSeconds, 7);
   const phases = Array.from({ length: up }, (_, phase) => {
     const table = Float64Array.from({ length: taps }, (_, i) => response((i - half - phase / up) / fromHz));
     const sum = table.reduce((total, value) => total + value, 0);
     return table.map((value) => value / sum);
   });
-  const history = new SampleRing(taps + 2);
+  const history = new SampleRing(taps + MAX_PUSH);
   const reach = new Float64Array(taps);
   // The next output stands at (nextCentre + nextPhase / up) input samples.
   let nextCentre = 0;
   let nextPhase = 0;
   return {
-    push(sample, out) {
-      history.append(sample);
+    push(samples, from, to, out) {
+      history.appendFrom(samples, from, to);
       while (nextCentre + half < history.end) {
         const table = phases[nextPhase];
         let sum = 0;

@@ -21,6 +21,14 @@ export class SampleRing {
     this.written++;
   }
 
+  /** Appends samples `from` up to, not including, `to`. */
+  appendFrom(samples: Float32Array, from: number, to: number): void {
+    const { data, mask } = this;
+    let at = this.written;
+    for (let n = from; n < to; n++) data[at++ & mask] = samples[n];
+    this.written = at;
+  }
+
   /** The sample at an absolute index; 0 before the first and after the last one. */
   at(index: number): number {
     return index < 0 || index >= this.written || index < this.written - this.data.length

@@ -44,7 +44,9 @@ const AIR_UNDER_TONE_DB = 16;
 function lateBeat(beat: number, turn: number | null, late: number, length: number): number {
   if (turn === null || late === 0) return beat;
   const turned = turn + late;
-  return beat < turned ? (beat * turn) / turned : turn + ((beat - turned) * (length - turn)) / (length - turned);
+  return beat < turned
+    ? (beat * turn) / turned
+    : turn + ((beat - turned) * (length - turn)) / (length - turned);
 }
 
 function intendedLevelDb(note: StandInNote, seconds: number): number {

@@ -4,7 +4,10 @@
  */
 export function smoothInto(out: Float64Array, values: ArrayLike<number>, width: number): void {
   const reach = Math.max(0, Math.floor(width / 2));
-  const kernel = Array.from({ length: reach + 1 }, (_, d) => 0.5 + 0.5 * Math.cos((Math.PI * d) / (reach + 1)));
+  const kernel = Array.from(
+    { length: reach + 1 },
+    (_, d) => 0.5 + 0.5 * Math.cos((Math.PI * d) / (reach + 1)),
+  );
   for (let i = 0; i < values.length; i++) {
     let sum = 0;
     let weight = 0;

@@ -15,7 +15,7 @@ export interface TakeGateConfig {
 /** `startFrame` is where the tone began; the end is told once the silence has lasted. */
 export type GateMove = { type: 'start'; startFrame: number } | { type: 'end'; frame: number } | null;
 
-/** Watches a growing track and says when a take begins and ends. */
+/** Watches a growing track and says when one take begins and ends, each once. */
 export interface TakeGate {
   /** Looks at frame `index`; frames in order, each once. */
   look(track: FrameTrack, index: number): GateMove;
@@ -37,6 +37,7 @@ export function createTakeGate(config: TakeGateConfig): TakeGate {
   let run = 0;
   let opened: number | null = null;
   let toneHeard = false;
+  let ended = false;
   let silent = 0;
   let quietestDb = Infinity;
   let average = -60;
@@ -73,7 +74,9 @@ export function createTakeGate(config: TakeGateConfig): TakeGate {
       silent = tone ? 0 : silent + 1;
       const length = (index - opened) * FRAME_SECONDS;
       const quiet = toneHeard && silent * FRAME_SECONDS >= config.silenceSeconds;
-      return quiet || length >= config.maxSeconds ? { type: 'end', frame: index } : null;
+      if (ended || (!quiet && length < config.maxSeconds)) return null;
+      ended = true;
+      return { type: 'end', frame: index };
     },
   };
 }

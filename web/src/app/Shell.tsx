@@ -67,7 +67,15 @@ export function Shell() {
           ))}
         </Flex>
       </Box>
-      <Box as="main" flex="1" minW="0" px={{ base: '4', md: '8' }} pt="6" pb={{ base: '9', md: '6' }} mb={{ base: '6', md: '0' }}>
+      <Box
+        as="main"
+        flex="1"
+        minW="0"
+        px={{ base: '4', md: '8' }}
+        pt="6"
+        pb={{ base: '9', md: '6' }}
+        mb={{ base: '6', md: '0' }}
+      >
         <Outlet />
       </Box>
     </Flex>

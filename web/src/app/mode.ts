@@ -9,5 +9,4 @@ export const isDemo = meta('inner-hum-mode') === 'demo';
 export const databaseName = isDemo ? 'inner-hum-demo' : 'inner-hum';
 
 /** The nonce that lets this page, and nobody else, add styles. */
-export const styleNonce =
-  document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '';
+export const styleNonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '';

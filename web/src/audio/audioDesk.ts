@@ -2,12 +2,7 @@ import captureUrl from './capture.worklet.ts?worker&url';
 import { openMicrophone, type MicrophoneTrouble } from './microphone.ts';
 
 export type InputTrouble =
-  | MicrophoneTrouble
-  | 'micUnplugged'
-  | 'micMuted'
-  | 'deviceChanged'
-  | 'suspended'
-  | 'audioFailed';
+  MicrophoneTrouble | 'micUnplugged' | 'micMuted' | 'deviceChanged' | 'suspended' | 'audioFailed';
 
 /** Facts about an input that is open but not as good as it could be. */
 export interface OpenInput {
@@ -75,6 +70,12 @@ export function createAudioDesk(onTrouble: (trouble: InputTrouble | null) => voi
     standIn?.disconnect();
     standIn = null;
   }
+
+  // Any touch wakes a context that the browser holds back.
+  for (const gesture of ['pointerdown', 'keydown'] as const)
+    document.addEventListener(gesture, () => {
+      if (context?.state === 'suspended') void context.resume();
+    });
 
   return {
     async open(kind, sink) {

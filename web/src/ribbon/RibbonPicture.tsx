@@ -49,8 +49,13 @@ export function RibbonPicture(props: RibbonPictureProps) {
     const layout = createLayout(request);
     onLayout?.(layout);
     ctx.clearRect(0, 0, width, height);
-    paintUnder?.(ctx, layout, palette);
     paintInk(ctx, ink, 0, ink.count, layout, palette, partial);
+    if (paintUnder) {
+      // The ink clears its strip, so what lies under it comes after.
+      ctx.globalCompositeOperation = 'destination-over';
+      paintUnder(ctx, layout, palette);
+      ctx.globalCompositeOperation = 'source-over';
+    }
     if (strayLabel) paintStrayLabels(ctx, ink, layout, palette, partial, strayLabel, LABEL_FONT);
     paintOver?.(ctx, layout, palette);
   }, [

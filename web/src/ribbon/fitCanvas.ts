@@ -2,7 +2,11 @@
  * Gives a canvas the pixels of its screen and a context that draws in CSS pixels. The ratio is whole, so that a
  * scrolling ribbon can be moved by whole pixels.
  */
-export function fitCanvas(canvas: HTMLCanvasElement, width: number, height: number): CanvasRenderingContext2D {
+export function fitCanvas(
+  canvas: HTMLCanvasElement,
+  width: number,
+  height: number,
+): CanvasRenderingContext2D {
   const ratio = window.devicePixelRatio > 1.25 ? 2 : 1;
   canvas.width = Math.round(width * ratio);
   canvas.height = Math.round(height * ratio);

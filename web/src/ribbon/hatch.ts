@@ -24,7 +24,7 @@ export function paintHatch(
   ctx.save();
   ctx.clip(shape);
   ctx.strokeStyle = palette.paper;
-  ctx.globalAlpha = 0.25 + 0.55 * strength;
+  ctx.globalAlpha = 0.06 + 0.72 * strength;
   ctx.lineWidth = small ? 0.8 : 1.2 + 1.6 * strength;
   ctx.beginPath();
   const reach = layout.height * LEAN;

@@ -35,8 +35,8 @@ export function createLayout(request: LayoutRequest): RibbonLayout {
   const { width, height, left, right, fromSeconds, toSeconds, small = false } = request;
   const pxPerSecond = (right - left) / Math.max(0.1, toSeconds - fromSeconds);
   const ruleY = height / 2;
-  const pxPerCent = height * (small ? 0.006 : 0.0068);
-  const halfMost = height * (small ? 0.3 : 0.19);
+  const pxPerCent = height * (small ? 0.006 : 0.0066);
+  const halfMost = height * (small ? 0.3 : 0.24);
   const halfLeast = small ? 1.2 : Math.max(5, height * 0.014);
   return {
     width,

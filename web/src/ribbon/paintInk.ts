@@ -2,7 +2,7 @@ import { FRAME_SECONDS } from '@inner-hum/core/hearing';
 import { deviationStep } from './deviation.ts';
 import { paintGrain } from './grain.ts';
 import { paintHatch } from './hatch.ts';
-import { INK, NO_INK, STRAY, type InkTrack } from './inkTrack.ts';
+import { CALM_FRAMES, INK, NO_INK, STRAY, type InkTrack } from './inkTrack.ts';
 import type { RibbonLayout } from './layout.ts';
 import type { RibbonPalette } from './palette.ts';
 
@@ -24,10 +24,12 @@ export function inkRuns(ink: InkTrack, from: number, to: number): Run[] {
   for (let i = from; i < to; i++) {
     const kind = ink.kind[i];
     if (kind === NO_INK) continue;
-    const step = kind === INK ? deviationStep(ink.cents[i]) : 0;
-    const side = step === 0 ? 0 : Math.sign(ink.cents[i]);
+    const cents = ink.calm(ink.cents, i);
+    const step = kind === INK ? deviationStep(cents) : 0;
+    const side = step === 0 ? 0 : Math.sign(cents);
     const last = runs.at(-1);
-    if (last && last.to === i - 1 && last.kind === kind && last.step === step && last.side === side) last.to = i;
+    if (last && last.to === i - 1 && last.kind === kind && last.step === step && last.side === side)
+      last.to = i;
     else runs.push({ from: i, to: i, kind, step, side });
   }
   return runs;
@@ -35,9 +37,21 @@ export function inkRuns(ink: InkTrack, from: number, to: number): Run[] {
 
 /** Y of the spine at a frame; stray ink is lifted off the ribbon, upwards for a higher partial. */
 function spineY(ink: InkTrack, layout: RibbonLayout, i: number, expectedPartial: number): number {
-  if (ink.kind[i] !== STRAY) return layout.yAt(ink.cents[i]);
+  const cents = ink.calm(ink.cents, i);
+  if (ink.kind[i] !== STRAY) return layout.yAt(cents);
   const away = ink.partial[i] > expectedPartial ? -1 : 1;
-  return layout.ruleY + away * STRAY_LIFT * layout.height - (layout.ruleY - layout.yAt(ink.cents[i])) * 0.3;
+  return layout.ruleY + away * STRAY_LIFT * layout.height - (layout.ruleY - layout.yAt(cents)) * 0.3;
+}
+
+/**
+ * The strip that is painted afresh when frames `from` up to `to` arrive: from the last frames that they can
+ * still change, on whole pixels, so that strips meet without a seam.
+ */
+function stripOf(from: number, to: number, layout: RibbonLayout): { left: number; right: number } {
+  return {
+    left: Math.floor(layout.xAt((from - CALM_FRAMES - 1) * FRAME_SECONDS)),
+    right: Math.ceil(layout.xAt((to + 2) * FRAME_SECONDS)),
+  };
 }
 
 /**
@@ -56,19 +70,20 @@ export function paintInk(
   if (to <= from) return;
   const xs = (i: number) => layout.xAt(i * FRAME_SECONDS);
   const ys = (i: number) => spineY(ink, layout, i, expectedPartial ?? 1);
-  const half = (i: number) => layout.halfAt(ink.loudness[i]) * (ink.kind[i] === STRAY ? 0.5 : 1);
-  const clipLeft = xs(from - 1);
+  const half = (i: number) => layout.halfAt(ink.calm(ink.loudness, i)) * (ink.kind[i] === STRAY ? 0.5 : 1);
+  const strip = stripOf(from, to, layout);
   ctx.save();
   ctx.beginPath();
-  ctx.rect(clipLeft, 0, xs(to) - clipLeft, layout.height);
+  ctx.rect(strip.left, 0, strip.right - strip.left, layout.height);
   ctx.clip();
+  ctx.clearRect(strip.left, 0, strip.right - strip.left, layout.height);
 
-  // Runs begin one frame early, so that the strip joins what is there without a seam.
-  const start = Math.max(0, from - 2);
+  // Shapes begin well before the strip, so that inside it they are what they would be in a whole drawing.
+  const start = Math.max(0, from - 4 * CALM_FRAMES);
   for (const run of inkRuns(ink, start, to)) {
     const last = Math.min(run.to + 1, ink.count - 1);
     const joined = ink.kind[last] === run.kind ? last : run.to;
-    const end = xs(joined) + (joined === run.to ? layout.pxPerSecond * FRAME_SECONDS : 0.4);
+    const end = xs(joined) + (joined === run.to ? layout.pxPerSecond * FRAME_SECONDS : 1.5);
     const shape = new Path2D();
     for (let i = run.from; i <= joined; i++) shape.lineTo(xs(i), ys(i) - half(i));
     shape.lineTo(end, ys(joined) - half(joined));
@@ -155,7 +170,7 @@ function paintWanted(
         open = false;
         continue;
       }
-      const y = layout.yAt(ink.cents[i]) + side * (layout.halfAt(ink.wanted[i]) + 2);
+      const y = layout.yAt(ink.calm(ink.cents, i)) + side * (layout.halfAt(ink.wanted[i]) + 2);
       if (open) ctx.lineTo(xs(i), y);
       else ctx.moveTo(xs(i), y);
       open = true;
@@ -180,7 +195,8 @@ export function paintStrayLabels(
   ctx.textBaseline = 'bottom';
   for (const run of inkRuns(ink, 0, ink.count)) {
     if (run.kind !== STRAY || run.to - run.from < 8) continue;
-    const y = spineY(ink, layout, run.from, expectedPartial ?? 1) - layout.halfAt(ink.loudness[run.from]) * 0.5;
+    const y =
+      spineY(ink, layout, run.from, expectedPartial ?? 1) - layout.halfAt(ink.loudness[run.from]) * 0.5;
     ctx.fillText(strayLabel(ink.partial[run.from]), layout.xAt(run.from * FRAME_SECONDS), y - 6);
   }
   ctx.restore();

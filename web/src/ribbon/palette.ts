@@ -11,7 +11,7 @@ export interface RibbonPalette {
   deviation: string[];
 }
 
-export const DEVIATION_STEPS = 10;
+export const DEVIATION_STEPS = 20;
 
 function mix(from: [number, number, number], to: [number, number, number], share: number): string {
   return `rgb(${from.map((value, i) => Math.round(value + share * (to[i] - value))).join(' ')})`;

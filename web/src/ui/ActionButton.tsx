@@ -17,7 +17,12 @@ const action = defineRecipe({
     look: {
       main: { bg: 'ink', color: 'paper', fontFamily: 'heading', fontSize: 'large', px: '7', py: '3' },
       line: { borderWidth: '1px', borderStyle: 'solid', borderColor: 'edge', px: '4', py: '1' },
-      plain: { px: '1', textDecoration: 'underline', textUnderlineOffset: '4px', textDecorationColor: 'brass' },
+      plain: {
+        px: '1',
+        textDecoration: 'underline',
+        textUnderlineOffset: '4px',
+        textDecorationColor: 'brass',
+      },
     },
   },
   defaultVariants: { look: 'line' },

@@ -26,7 +26,13 @@ export function Choice<Value extends string>(props: ChoiceProps<Value>) {
       <chakra.legend
         color="muted"
         fontSize="small"
-        {...(hideLegend && { position: 'absolute', w: '1px', h: '1px', overflow: 'hidden', clipPath: 'inset(50%)' })}
+        {...(hideLegend && {
+          position: 'absolute',
+          w: '1px',
+          h: '1px',
+          overflow: 'hidden',
+          clipPath: 'inset(50%)',
+        })}
       >
         {legend}
       </chakra.legend>

@@ -5,6 +5,8 @@ export function Key({ children }: { children: string }) {
   return (
     <Box
       as="kbd"
+      // A phone has no keys to show.
+      display={{ base: 'none', md: 'inline-block' }}
       borderWidth="1px"
       borderStyle="solid"
       borderColor="line"

@@ -4,13 +4,21 @@ const SHARP = 'M3 6.5 13 3.5M3 15.5 13 12.5M5.5 1.5V21M10.5 0V19.5';
 const FLAT = 'M4 0V19C4 19 12 14.5 12 11 12 7.5 7 8 4 11.5';
 
 /** A note's name with an accidental drawn like the rest, since no text face here has one. Sized by its font. */
-export function NoteGlyph({ midi, naming, octave = false }: { midi: number; naming: NoteNaming; octave?: boolean }) {
+export function NoteGlyph({
+  midi,
+  naming,
+  octave = false,
+}: {
+  midi: number;
+  naming: NoteNaming;
+  octave?: boolean;
+}) {
   const { stem, accidental, octave: number } = nameNote(midi, naming);
   return (
     <span role="img" aria-label={noteText(midi, naming)} style={{ whiteSpace: 'nowrap' }}>
       {stem}
       {accidental !== '' && (
-        <svg viewBox="0 0 16 22" style={{ height: '0.62em', verticalAlign: '0.28em' }} aria-hidden="true">
+        <svg viewBox="0 0 16 22" style={{ height: '0.6em', verticalAlign: '0.16em' }} aria-hidden="true">
           <path
             d={accidental === 'sharp' ? SHARP : FLAT}
             fill="none"
@@ -20,7 +28,7 @@ export function NoteGlyph({ midi, naming, octave = false }: { midi: number; nami
           />
         </svg>
       )}
-      {octave && <sub style={{ fontSize: '0.32em', verticalAlign: '-0.1em' }}>{number}</sub>}
+      {octave && <sub style={{ fontSize: 'max(0.32em, 13px)', verticalAlign: '-0.12em' }}>{number}</sub>}
     </span>
   );
 }

@@ -9,7 +9,10 @@ export function findingText(finding: Finding, t: TFunction): string {
     case 'jump':
       return t('finding.jump', { partial: finding.to, seconds: finding.atSeconds.toFixed(1) });
     case 'gap':
-      return t('finding.gap', { seconds: finding.atSeconds.toFixed(1), ms: Math.round(finding.lengthMs / 10) * 10 });
+      return t('finding.gap', {
+        seconds: finding.atSeconds.toFixed(1),
+        ms: Math.round(finding.lengthMs / 10) * 10,
+      });
     case 'short':
       return t('finding.short', {
         held: finding.heldSeconds.toFixed(1),

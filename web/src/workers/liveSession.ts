@@ -12,6 +12,8 @@ const PRE_ROLL_SECONDS = 0.6;
 const SILENCE_SECONDS = 1.2;
 /** A take may run this much over its written length before it ends by itself. */
 const OVERTIME_SECONDS = 20;
+/** Shorter holes happen whenever sources are connected and harm nothing. */
+const LOST_SECONDS = 0.03;
 const PARTIALS_THAT_START = [1, 2, 3, 4];
 
 interface RunningTake {
@@ -151,7 +153,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       const block = lost > 0 ? new Float32Array(lost + samples.length) : samples;
       if (lost > 0) {
         block.set(samples, lost);
-        send({ type: 'trouble', trouble: 'lostSound' });
+        if (lost > LOST_SECONDS * sampleRateHz) send({ type: 'trouble', trouble: 'lostSound' });
       }
       history.append(block);
       const trouble = watch.lookAtSamples(block);

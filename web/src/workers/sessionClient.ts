@@ -10,7 +10,10 @@ export interface SessionClient {
 
 /** Starts the worker on the database of this origin. */
 export function startSessionWorker(databaseName: string): SessionClient {
-  const worker = new Worker(new URL('./session.worker.ts', import.meta.url), { type: 'module', name: databaseName });
+  const worker = new Worker(new URL('./session.worker.ts', import.meta.url), {
+    type: 'module',
+    name: databaseName,
+  });
   return {
     remote: Comlink.wrap<SessionWorker>(worker),
     onFailure(listener) {

@@ -25,7 +25,8 @@ export class SoundHistory {
   }
 
   append(samples: Float32Array): void {
-    const kept = samples.length > this.data.length ? samples.subarray(samples.length - this.data.length) : samples;
+    const kept =
+      samples.length > this.data.length ? samples.subarray(samples.length - this.data.length) : samples;
     this.next += samples.length - kept.length;
     const at = this.next % this.data.length;
     const room = Math.min(kept.length, this.data.length - at);

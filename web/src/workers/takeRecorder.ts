@@ -3,7 +3,14 @@ import { packTake } from '@inner-hum/core/formats';
 import { CLICK_SECONDS, columnValue, findClicks, FRAME_SECONDS, FrameTrack } from '@inner-hum/core/hearing';
 import { analyseTake, type TakeAnalysis, type TakeContext } from '@inner-hum/core/judge';
 import { percentile } from '@inner-hum/core/stats';
-import { appendChunk, beginTake, eraseTake, finishTake, noteDueClicks, type TakeRecord } from '../storage/index.ts';
+import {
+  appendChunk,
+  beginTake,
+  eraseTake,
+  finishTake,
+  noteDueClicks,
+  type TakeRecord,
+} from '../storage/index.ts';
 import type { ArmRequest } from './protocol.ts';
 import { takeDocument } from './takeDocument.ts';
 
@@ -64,9 +71,12 @@ export function newTakeRecord(config: Omit<RecorderConfig, 'onStorageTrouble' | 
 
 /** Judges a finished sound and completes its record; analysis null where no tone was heard. */
 export function judgeRecord(record: TakeRecord, samples: Float32Array, track: FrameTrack): TakeRecord {
-  const foundClickSeconds = findClicks(samples, record.sampleRateHz, record.dueClickSeconds, SLACK_SECONDS).map(
-    ({ timeSeconds }) => timeSeconds,
-  );
+  const foundClickSeconds = findClicks(
+    samples,
+    record.sampleRateHz,
+    record.dueClickSeconds,
+    SLACK_SECONDS,
+  ).map(({ timeSeconds }) => timeSeconds);
   const analysis = record.context ? analyseTake(track, record.context, foundClickSeconds) : null;
   const levels: number[] = [];
   for (let i = 0; i < track.count; i++)
@@ -109,7 +119,8 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
   write(-1, () => beginTake(record));
 
   async function retryUnwritten() {
-    for (const index of [...unwritten].filter((i) => i >= 0)) await appendChunk(record.id, index, parts[index]);
+    for (const index of [...unwritten].filter((i) => i >= 0))
+      await appendChunk(record.id, index, parts[index]);
   }
 
   return {
@@ -145,14 +156,19 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
         await eraseTake(record.id).catch(() => undefined);
         return null;
       }
-      const columns = track.slice(0, Math.min(track.count, Math.round(judged.lengthSeconds / FRAME_SECONDS) + 1));
+      const columns = track.slice(
+        0,
+        Math.min(track.count, Math.round(judged.lengthSeconds / FRAME_SECONDS) + 1),
+      );
       try {
         await retryUnwritten();
         await finishTake(judged, columns);
       } catch (error) {
         config.onStorageTrouble(isQuotaError(error));
         const name = `take-${judged.id.slice(0, 8)}`;
-        config.onUnsaved(packTake(name, takeDocument(judged, columns), { sampleRateHz: judged.sampleRateHz, samples }));
+        config.onUnsaved(
+          packTake(name, takeDocument(judged, columns), { sampleRateHz: judged.sampleRateHz, samples }),
+        );
       }
       return judged.analysis;
     },

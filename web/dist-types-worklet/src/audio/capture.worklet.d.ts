@@ -1,9 +1,9 @@
 declare const BLOCK = 512;
 declare class CaptureProcessor extends AudioWorkletProcessor implements AudioWorkletProcessorImpl {
-    private sink;
-    private block;
-    private filled;
-    private startFrame;
-    constructor();
-    process(inputs: Float32Array[][]): boolean;
+  private sink;
+  private block;
+  private filled;
+  private startFrame;
+  constructor();
+  process(inputs: Float32Array[][]): boolean;
 }

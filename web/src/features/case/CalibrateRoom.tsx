@@ -8,7 +8,12 @@ import { changeSettings, readSettings, saveCalibration } from '../../storage/ind
 import { useStandSetup } from '../stand/standSetup.ts';
 import { useStand } from '../stand/StandProvider.tsx';
 import { CalibrateView } from './CalibrateView.tsx';
-import { EMPTY_FINDINGS, STEPS, type CalibrationFindings, type CalibrationFault } from './calibrationSteps.ts';
+import {
+  EMPTY_FINDINGS,
+  STEPS,
+  type CalibrationFindings,
+  type CalibrationFault,
+} from './calibrationSteps.ts';
 import { measureLoudness, measureRoom, measureRoundTrip } from './measurePlace.ts';
 
 /** One minute, four steps, each of which starts and ends by itself; any of them can be skipped. */
@@ -42,7 +47,9 @@ export function Component() {
         );
         break;
       case 'soft':
-        void measureLoudness(live, findings.roomFloorDb, abort.signal).then((softDb) => softDb !== null && next({ softDb }));
+        void measureLoudness(live, findings.roomFloorDb, abort.signal).then(
+          (softDb) => softDb !== null && next({ softDb }),
+        );
         break;
       case 'loud':
         void measureLoudness(live, findings.roomFloorDb, abort.signal).then((loudDb) => {
@@ -73,7 +80,9 @@ export function Component() {
       madeAt: Date.now(),
       roomFloorDb,
       scale:
-        softDb !== null && loudDb !== null ? { floorDb: softDb, ceilingDb: loudDb, source: 'calibrated' } : null,
+        softDb !== null && loudDb !== null
+          ? { floorDb: softDb, ceilingDb: loudDb, source: 'calibrated' }
+          : null,
       roundTripSeconds,
     });
     await navigate('/case');

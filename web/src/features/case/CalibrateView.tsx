@@ -24,7 +24,8 @@ export function CalibrateView(props: CalibrateViewProps) {
   const done = step !== null && step >= STEPS.length;
   const current = step === null || done ? null : STEPS[step];
   const note = props.naming === 'german' ? 'H' : props.naming === 'fixedDo' ? 'Si' : 'B';
-  const decibel = (value: number | null) => (value === null ? t('calibrate.skipped') : t('calibrate.dbfs', { db: value.toFixed(0) }));
+  const decibel = (value: number | null) =>
+    value === null ? t('calibrate.skipped') : t('calibrate.dbfs', { db: value.toFixed(0) });
   return (
     <Box maxW="prose">
       <RoomHeading title={t('calibrate.title')} />
@@ -44,7 +45,9 @@ export function CalibrateView(props: CalibrateViewProps) {
       {done && (
         <Box as="ul" fontSize="medium">
           <li>{t('calibrate.foundRoom', { level: decibel(findings.roomFloorDb) })}</li>
-          <li>{t('calibrate.foundSpan', { soft: decibel(findings.softDb), loud: decibel(findings.loudDb) })}</li>
+          <li>
+            {t('calibrate.foundSpan', { soft: decibel(findings.softDb), loud: decibel(findings.loudDb) })}
+          </li>
           <li>
             {findings.roundTripSeconds === null
               ? t('calibrate.foundNoLatency')

@@ -8,6 +8,10 @@ export function Component() {
   const calibration = useLiveQuery(readCalibration);
   if (!settings || calibration === undefined) return null;
   return (
-    <CaseView settings={settings} calibration={calibration} onChange={(change) => void changeSettings(change)} />
+    <CaseView
+      settings={settings}
+      calibration={calibration}
+      onChange={(change) => void changeSettings(change)}
+    />
   );
 }

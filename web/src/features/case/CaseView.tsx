@@ -63,7 +63,9 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         <>
           {oneOf('source', t('free.input'), ['microphone', 'standIn'], (value) => t(`source.${value}`))}
           {settings.source === 'standIn' &&
-            oneOf('profileId', t('case.profile'), PROFILE_IDS, (id) => t(`profile.${id as (typeof PROFILE_IDS)[number]}`))}
+            oneOf('profileId', t('case.profile'), PROFILE_IDS, (id) =>
+              t(`profile.${id as (typeof PROFILE_IDS)[number]}`),
+            )}
           {settings.source === 'microphone' && (
             <Box maxW="prose">
               <Box mb="2">
@@ -94,8 +96,12 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
       {section(
         t('case.reading'),
         <>
-          {oneOf('naming', t('case.naming'), ['letters', 'german', 'fixedDo'], (value) => t(`naming.${value}`))}
-          {oneOf('pitchShown', t('case.pitchShown'), ['written', 'sounding'], (value) => t(`pitchShown.${value}`))}
+          {oneOf('naming', t('case.naming'), ['letters', 'german', 'fixedDo'], (value) =>
+            t(`naming.${value}`),
+          )}
+          {oneOf('pitchShown', t('case.pitchShown'), ['written', 'sounding'], (value) =>
+            t(`pitchShown.${value}`),
+          )}
           {oneOf('theme', t('case.theme'), ['system', 'daylight', 'stage'], (value) => t(`theme.${value}`))}
         </>,
       )}

@@ -31,7 +31,14 @@ const WEEK: DemoTake[] = [
     profile: { ...WARM_UP, bendCentsPer10Db: -13, stairs: [{ atBeat: 4.4, holdSeconds: 1 }] },
   },
   { daysAgo: 1, hour: 19.1, note: 74, shape: 'growFade', beats: 8, profile: PROFILES.stair },
-  { daysAgo: 0, hour: 7.5, note: 69, shape: 'growFade', beats: 8, profile: { ...STEADY_HAND, ...PROFILES.steady } },
+  {
+    daysAgo: 0,
+    hour: 7.5,
+    note: 69,
+    shape: 'growFade',
+    beats: 8,
+    profile: { ...STEADY_HAND, ...PROFILES.steady },
+  },
 ];
 
 const SAMPLE_RATE_HZ = 48000;

@@ -14,7 +14,9 @@ export function BeatLamp({ shown }: { shown: boolean }) {
       const element = number.current;
       const { pulse } = metronome;
       if (!element) return;
-      const beat = pulse ? (desk.now() - desk.outputLatencySeconds() - pulse.zeroSeconds) / pulse.secondsPerBeat : -1;
+      const beat = pulse
+        ? (desk.now() - desk.outputLatencySeconds() - pulse.zeroSeconds) / pulse.secondsPerBeat
+        : -1;
       const text = pulse && beat >= 0 ? String((Math.floor(beat) % pulse.beatsPerBar) + 1) : '';
       if (element.textContent !== text) element.textContent = text;
       element.style.opacity = String(1 - 0.7 * (beat - Math.floor(beat)));
@@ -23,6 +25,14 @@ export function BeatLamp({ shown }: { shown: boolean }) {
     return () => cancelAnimationFrame(request);
   }, [shown, metronome, desk]);
   return (
-    <Box ref={number} aria-hidden="true" fontSize="beat" fontWeight="700" lineHeight="1" minW="touch" minH="beat" />
+    <Box
+      ref={number}
+      aria-hidden="true"
+      fontSize="beat"
+      fontWeight="700"
+      lineHeight="1"
+      minW="touch"
+      minH="beat"
+    />
   );
 }

@@ -7,6 +7,7 @@ import { BeatLamp } from './BeatLamp.tsx';
 import { LiveTape } from './LiveTape.tsx';
 import type { StandPhase } from './standSlice.ts';
 import type { StandSetup } from './standSetup.ts';
+import { useNarrow } from './useNarrow.ts';
 import { Troubles } from './Troubles.tsx';
 import type { HeardNote } from './useHeardNote.ts';
 
@@ -24,33 +25,44 @@ interface FreeDeskViewProps {
   onKeptSeen(): void;
 }
 
-const TAPE_HEIGHT = 300;
+const TAPE_HEIGHT = 260;
+const NARROW_TAPE_HEIGHT = 180;
 
 export function FreeDeskView(props: FreeDeskViewProps) {
   const { setup, phase, heard, keptTakeId, tapeLabel, onKeptSeen } = props;
   const { t } = useTranslation();
+  const narrow = useNarrow();
   const { settings, scale } = setup;
   const shown =
-    heard && (settings.pitchShown === 'written' ? toWritten(heard.midi, hornById(settings.hornId)) : heard.midi);
+    heard &&
+    (settings.pitchShown === 'written' ? toWritten(heard.midi, hornById(settings.hornId)) : heard.midi);
   const side = heard && (Math.abs(heard.cents) < 3 ? 'true' : heard.cents > 0 ? 'sharp' : 'flat');
   const key = (name: keyof SettingsRecord['keys']) => (settings.singleKeys ? settings.keys[name] : undefined);
   return (
     <Box maxW="page">
       <Troubles onRetry={props.onRetry} onStandIn={() => props.onSource('standIn')} />
-      <Flex alignItems="center" gap={{ base: '5', md: '9' }} h={{ base: '170px', md: '236px' }} wrap="nowrap">
+      <Flex
+        alignItems="center"
+        gap={{ base: '5', md: '9' }}
+        h={{ base: 'deskNoteSmall', md: 'deskNote' }}
+        wrap="nowrap"
+      >
         <Box
           fontFamily="heading"
           fontSize={{ base: 'note', md: 'desk' }}
           lineHeight="1"
-          minW={{ base: '150px', md: '300px' }}
-          color={shown === null ? 'line' : 'ink'}
+          minW={shown === null ? undefined : { base: 'field', md: 'deskName' }}
           data-testid="heard-note"
         >
-          {shown === null ? '–' : <NoteGlyph midi={shown} naming={settings.naming} octave />}
+          {shown !== null && <NoteGlyph midi={shown} naming={settings.naming} octave />}
         </Box>
         {heard && side ? (
           <Box>
-            <Box fontSize={{ base: 'title', md: 'next' }} lineHeight="1.1" color={side === 'true' ? 'ink' : 'copper'}>
+            <Box
+              fontSize={{ base: 'title', md: 'next' }}
+              lineHeight="1.1"
+              color={side === 'true' ? 'ink' : 'copper'}
+            >
               {side === 'true' ? t('free.true') : t(`free.${side}`, { count: Math.abs(heard.cents) })}
             </Box>
             <Box fontFamily="marks" fontStyle="italic" fontWeight="700" fontSize="display">
@@ -63,7 +75,7 @@ export function FreeDeskView(props: FreeDeskViewProps) {
           </Box>
         )}
       </Flex>
-      <LiveTape a4Hz={settings.a4Hz} scale={scale} height={TAPE_HEIGHT} label={tapeLabel} />
+      <LiveTape a4Hz={settings.a4Hz} scale={scale} height={narrow ? NARROW_TAPE_HEIGHT : TAPE_HEIGHT} label={tapeLabel} />
       <Flex gap={{ base: '5', md: '8' }} mt="6" wrap="wrap" alignItems="flex-end">
         <NumberField
           label={t('free.tempo')}
@@ -78,13 +90,19 @@ export function FreeDeskView(props: FreeDeskViewProps) {
           legend={key('click') ? t('free.clickWithKey', { key: key('click') ?? '' }) : t('free.click')}
           value={settings.click}
           onChange={props.onClick}
-          options={(['off', 'seen', 'heard', 'both'] as const).map((value) => ({ value, label: t(`click.${value}`) }))}
+          options={(['off', 'seen', 'heard', 'both'] as const).map((value) => ({
+            value,
+            label: t(`click.${value}`),
+          }))}
         />
         <Choice
           legend={t('free.input')}
           value={settings.source}
           onChange={props.onSource}
-          options={(['microphone', 'standIn'] as const).map((value) => ({ value, label: t(`source.${value}`) }))}
+          options={(['microphone', 'standIn'] as const).map((value) => ({
+            value,
+            label: t(`source.${value}`),
+          }))}
         />
       </Flex>
       <Flex gap="6" mt="7" wrap="wrap" alignItems="center">

@@ -1,4 +1,10 @@
-import { lengthBeats, secondsPerBeat, targetFraction, type DynamicScale, type Exercise } from '@inner-hum/core/exercise';
+import {
+  lengthBeats,
+  secondsPerBeat,
+  targetFraction,
+  type DynamicScale,
+  type Exercise,
+} from '@inner-hum/core/exercise';
 import { pitchTarget } from '@inner-hum/core/judge';
 import type { HornId } from '@inner-hum/core/horn';
 import { useEffect, useRef } from 'react';
@@ -78,7 +84,8 @@ export function LivePage(props: LivePageProps) {
 
     const paint = () => {
       request = requestAnimationFrame(paint);
-      const running = live.takeId !== null && live.beatZeroSeconds !== null && phase !== 'armed' && phase !== 'counting';
+      const running =
+        live.takeId !== null && live.beatZeroSeconds !== null && phase !== 'armed' && phase !== 'counting';
       if (running && (ink === null || track !== live.track)) {
         track = live.track;
         zero = live.beatZeroSeconds ?? 0;
@@ -91,18 +98,22 @@ export function LivePage(props: LivePageProps) {
         const from = ink.count;
         // After the end nothing is added: the page keeps the take as it was.
         ink.follow(live.track, live.takeFrames ?? live.track.count);
-        const layout = { ...page, fromSeconds: page.fromSeconds + zero, xAt: (s: number) => page.xAt(s - zero) };
+        const layout = {
+          ...page,
+          fromSeconds: page.fromSeconds + zero,
+          xAt: (s: number) => page.xAt(s - zero),
+        };
         if (showsInk && ink.count > from) {
-          const left = layout.xAt((from - 1) * 0.01);
-          front.clearRect(left, 0, width - left, ribbonHeight);
           paintInk(front, ink, from, ink.count, layout, palette, target.partial);
-          if (phase === 'ended') paintStrayLabels(front, ink, layout, palette, target.partial, strayLabel, LABEL_FONT);
+          if (phase === 'ended')
+            paintStrayLabels(front, ink, layout, palette, target.partial, strayLabel, LABEL_FONT);
         }
       }
       back.clearRect(0, 0, width, height);
       paintRules(back, page, palette, labels);
       const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
-      if (phase !== 'ended') paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, length, wantedAt);
+      if (phase !== 'ended')
+        paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, length, wantedAt);
       paintMarks(back, page, palette, marks, ribbonHeight + 30, MARK_FONT);
       const pulse = metronome.pulse;
       const pulseNow = desk.now() - desk.outputLatencySeconds();
@@ -111,7 +122,10 @@ export function LivePage(props: LivePageProps) {
         beats: lengthBeats(exercise),
         secondsPerBeat: beat,
         beatsPerBar: exercise.beatsPerBar,
-        beatNow: pulse && beatsSeen && phase !== 'ended' ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat : null,
+        beatNow:
+          pulse && beatsSeen && phase !== 'ended'
+            ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat
+            : null,
         counting: phase === 'counting',
         running: phase === 'playing',
       });
@@ -126,7 +140,22 @@ export function LivePage(props: LivePageProps) {
     };
     paint();
     return () => cancelAnimationFrame(request);
-  }, [exercise, hornId, a4Hz, scale, phase, blind, beatsSeen, height, width, palette, live, desk, metronome, t]);
+  }, [
+    exercise,
+    hornId,
+    a4Hz,
+    scale,
+    phase,
+    blind,
+    beatsSeen,
+    height,
+    width,
+    palette,
+    live,
+    desk,
+    metronome,
+    t,
+  ]);
 
   return (
     <div ref={frame} role="img" aria-label={label} className="ribbon-frame" style={{ height }}>

@@ -75,8 +75,6 @@ export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
       front.drawImage(canvas, -shift * ratio, 0);
       front.restore();
       const layout = layoutAt(ink.count);
-      const left = layout.xAt((Math.max(from, ink.count - right) - 1) / PX_PER_SECOND);
-      front.clearRect(left, 0, width - left, height);
       paintInk(front, ink, Math.max(0, from, ink.count - right), ink.count, layout, palette, null);
     };
     paint();

@@ -3,7 +3,13 @@ import type { StandController } from './standController.ts';
 
 const StandContext = createContext<StandController | null>(null);
 
-export function StandProvider({ controller, children }: { controller: StandController; children: ReactNode }) {
+export function StandProvider({
+  controller,
+  children,
+}: {
+  controller: StandController;
+  children: ReactNode;
+}) {
   return <StandContext value={controller}>{children}</StandContext>;
 }
 

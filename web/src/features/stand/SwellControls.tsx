@@ -76,7 +76,10 @@ export function SwellControls({ request, settings, phase, onChange, onPrimary }:
           legend={t('swell.start')}
           value={request.start}
           onChange={(start) => onChange({ start })}
-          options={(['playToStart', 'countIn'] as const).map((value) => ({ value, label: t(`start.${value}`) }))}
+          options={(['playToStart', 'countIn'] as const).map((value) => ({
+            value,
+            label: t(`start.${value}`),
+          }))}
         />
       </Flex>
     </Box>

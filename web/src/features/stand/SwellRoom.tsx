@@ -31,7 +31,15 @@ export function Component() {
 
   // Whatever the player is judged by makes the exercise ready anew; what was learned from the last take does
   // not until the next one is armed.
-  const key = setup && JSON.stringify([exercise, setup.settings.hornId, setup.settings.source, setup.settings.eyes, setup.settings.profileId]);
+  const key =
+    setup &&
+    JSON.stringify([
+      exercise,
+      setup.settings.hornId,
+      setup.settings.source,
+      setup.settings.eyes,
+      setup.settings.profileId,
+    ]);
   useEffect(() => {
     if (setup) void stand.arm(setup, exercise);
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -31,7 +31,8 @@ export function SwellView(props: SwellViewProps) {
   const { t } = useTranslation();
   const { settings, scale } = setup;
   const height = usePageHeight();
-  const key = (name: keyof SettingsRecord['keys']) => (settings.singleKeys ? { keyName: settings.keys[name] } : {});
+  const key = (name: keyof SettingsRecord['keys']) =>
+    settings.singleKeys ? { keyName: settings.keys[name] } : {};
   const busy = phase === 'playing' || phase === 'counting';
   const note = noteText(request.note, settings.naming);
   return (
@@ -49,7 +50,9 @@ export function SwellView(props: SwellViewProps) {
         <Heading as="h1" fontFamily="heading" fontSize="large">
           {t(`shape.${request.shape}`)}
         </Heading>
-        <Box color="muted">{t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: request.tempoBpm })}</Box>
+        <Box color="muted">
+          {t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: request.tempoBpm })}
+        </Box>
         <Flex ml={{ lg: 'auto' }} columnGap="6" wrap="wrap" alignItems="center">
           <Choice
             legend={t('eyes.label')}
@@ -73,7 +76,12 @@ export function SwellView(props: SwellViewProps) {
       <Box pt="2">
         <Troubles onRetry={props.onRetry} onStandIn={props.onStandIn} />
       </Box>
-      <Flex flex="1" direction={{ base: 'column', md: 'row' }} gap={{ base: '0', md: '5' }} alignItems="stretch">
+      <Flex
+        flex="1"
+        direction={{ base: 'column', md: 'row' }}
+        gap={{ base: '0', md: '5' }}
+        alignItems="stretch"
+      >
         <Flex
           w={{ md: 'noteColumn' }}
           flexShrink="0"
@@ -104,7 +112,7 @@ export function SwellView(props: SwellViewProps) {
           />
         </Box>
       </Flex>
-      <Box minH="190px" pb="4" visibility={busy ? 'hidden' : 'visible'}>
+      <Box minH="footer" pb="4" visibility={busy ? 'hidden' : 'visible'}>
         {take ? (
           <Box role="status" maxW="page">
             {take.analysis && <VerdictWords verdict={take.analysis.verdict} />}

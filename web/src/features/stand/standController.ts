@@ -5,7 +5,14 @@ import type { AppDispatch } from '../../app/store.ts';
 import { createAudioDesk, createMetronome, type AudioDesk, type Metronome } from '../../audio/index.ts';
 import type { SessionClient, SessionEvent } from '../../workers/index.ts';
 import type { StandSetup } from './standSetup.ts';
-import { minuteKept, phaseChanged, takeEnded, troubleCame, troublesWent, type TroubleCode } from './standSlice.ts';
+import {
+  minuteKept,
+  phaseChanged,
+  takeEnded,
+  troubleCame,
+  troublesWent,
+  type TroubleCode,
+} from './standSlice.ts';
 
 /** The frames being heard now. Read by painters frame by frame; never copied into React or the store. */
 export interface LiveSound {
@@ -223,7 +230,14 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
       if (next.settings.source !== 'standIn') return;
       const { hornId, a4Hz } = next.settings;
       const { scale, profile } = next;
-      const samples = await client.remote.renderFreePlaying({ hornId, a4Hz, scale, profile, sampleRateHz, seed });
+      const samples = await client.remote.renderFreePlaying({
+        hornId,
+        a4Hz,
+        scale,
+        profile,
+        sampleRateHz,
+        seed,
+      });
       if (exercise === null) desk.playStandIn(samples, sampleRateHz, 0, true);
     },
     async goFreeQuietly() {
@@ -239,7 +253,14 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
       if (!(await open(next))) return;
       const { hornId, a4Hz, toleranceId, source, eyes, click } = next.settings;
       await client.remote.arm({
-        context: { exercise: wanted, hornId, a4Hz, scale: next.scale, toleranceId, roomFloorDb: next.roomFloorDb },
+        context: {
+          exercise: wanted,
+          hornId,
+          a4Hz,
+          scale: next.scale,
+          toleranceId,
+          roomFloorDb: next.roomFloorDb,
+        },
         source,
         eyes,
         roundTripSeconds: next.roundTripSeconds ?? desk.outputLatencySeconds(),
@@ -270,7 +291,13 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
     async keepLastMinute() {
       if (!setup) return;
       const { hornId, a4Hz, source } = setup.settings;
-      const id = await client.remote.keepLastMinute({ hornId, a4Hz, scale: setup.scale, source, sampleRateHz });
+      const id = await client.remote.keepLastMinute({
+        hornId,
+        a4Hz,
+        scale: setup.scale,
+        source,
+        sampleRateHz,
+      });
       dispatch(minuteKept(id));
     },
     clickDelays: (due) => client.remote.clickDelays(due),

@@ -37,7 +37,9 @@ export function useHeardNote(a4Hz: number, scale: DynamicScale): HeardNote | nul
         const midi = stays ? before.midi : nearestMidi(f0Hz, a4Hz);
         const cents = Math.round(centsBetween(f0Hz, frequencyHz(midi, a4Hz)));
         const mark = nearestMark(columns.levelDb[count - 1], scale);
-        return before?.midi === midi && before.cents === cents && before.mark === mark ? before : { midi, cents, mark };
+        return before?.midi === midi && before.cents === cents && before.mark === mark
+          ? before
+          : { midi, cents, mark };
       });
     }, EVERY_MS);
     return () => clearInterval(timer);

@@ -10,7 +10,8 @@ export function useHiddenTab(): void {
   useEffect(() => {
     const look = () => {
       const { phase } = store.getState().stand;
-      if (document.hidden && (phase === 'playing' || phase === 'counting')) dispatch(troubleCame('hiddenTab'));
+      if (document.hidden && (phase === 'playing' || phase === 'counting'))
+        dispatch(troubleCame('hiddenTab'));
     };
     document.addEventListener('visibilitychange', look);
     return () => document.removeEventListener('visibilitychange', look);

@@ -1,9 +1,9 @@
 import { useSyncExternalStore } from 'react';
 
 /** Header, verdict and margins around the page of an exercise. */
-const AROUND_PX = 290;
+const AROUND_PX = 262;
 const LEAST_PX = 380;
-const MOST_PX = 620;
+const MOST_PX = 680;
 
 function subscribe(changed: () => void): () => void {
   window.addEventListener('resize', changed);
@@ -13,6 +13,9 @@ function subscribe(changed: () => void): () => void {
 /** Height of the drawing on the Stand, so that note, ribbon and beat fit one screen. */
 export function usePageHeight(): number {
   return useSyncExternalStore(subscribe, () =>
-    Math.max(LEAST_PX, Math.min(MOST_PX, window.innerHeight - AROUND_PX - (window.innerWidth < 768 ? 110 : 0))),
+    Math.max(
+      LEAST_PX,
+      Math.min(MOST_PX, window.innerHeight - AROUND_PX - (window.innerWidth < 768 ? 110 : 0)),
+    ),
   );
 }

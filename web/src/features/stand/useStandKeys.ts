@@ -9,7 +9,8 @@ export interface StandActions extends Partial<Record<keyof StandKeys, () => void
 
 /** Whether a key press belongs to the control that has the focus, and not to the Stand. */
 function belongsToControl({ key, target }: KeyboardEvent): boolean {
-  const control = target instanceof HTMLElement && target.closest('button, a, input, select, textarea, summary');
+  const control =
+    target instanceof HTMLElement && target.closest('button, a, input, select, textarea, summary');
   return Boolean(control) && (key === ' ' || key === 'Enter' || key.startsWith('Arrow'));
 }
 

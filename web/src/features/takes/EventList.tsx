@@ -19,7 +19,13 @@ export function eventText(event: TakeEvent, t: TFunction): string | null {
 }
 
 /** What happened and when, counted from the start of the tone; each line leads the cursor there. */
-export function EventList({ analysis, onCursor }: { analysis: TakeAnalysis; onCursor(seconds: number): void }) {
+export function EventList({
+  analysis,
+  onCursor,
+}: {
+  analysis: TakeAnalysis;
+  onCursor(seconds: number): void;
+}) {
   const { t } = useTranslation();
   const onset = analysis.events.find(({ type }) => type === 'toneOnset')?.timeSeconds ?? 0;
   const told = analysis.events.flatMap((event) => {

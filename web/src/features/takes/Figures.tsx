@@ -46,12 +46,15 @@ export function Figures({ measures: m }: { measures: SwellMeasures }) {
     ['softEndCents', cents(m.softEndCents, t)],
     ['bendWithLevel', bend(m, t)],
     ['stairs', isSwell ? stairs(m, t) : null],
-    ['wrongWay', m.wrongWayPercent === null ? null : t('figure.percent', { percent: Math.round(m.wrongWayPercent) })],
+    [
+      'wrongWay',
+      m.wrongWayPercent === null ? null : t('figure.percent', { percent: Math.round(m.wrongWayPercent) }),
+    ],
     ['peakOffset', peak(m, t)],
     ['holdSeconds', hold(m, t)],
   ] as const;
   return (
-    <Box as="dl" flex="1" minW="280px" maxW="prose">
+    <Box as="dl" flex="1" minW="column" maxW="prose">
       {rows.map(
         ([name, text]) =>
           text !== null && (

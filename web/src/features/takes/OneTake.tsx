@@ -39,7 +39,9 @@ export function OneTake({ take }: { take: TakeRecord }) {
   }, [playing]);
 
   async function listen(fromSeconds: number) {
-    player.current ??= createTakePlayer(await loadSamples(take.id), take.sampleRateHz, () => setPlaying(false));
+    player.current ??= createTakePlayer(await loadSamples(take.id), take.sampleRateHz, () =>
+      setPlaying(false),
+    );
     player.current.play(fromSeconds);
     setPlaying(true);
   }

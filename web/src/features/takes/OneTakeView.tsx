@@ -65,7 +65,7 @@ export function OneTakeView(props: OneTakeViewProps) {
       </Flex>
       <Flex gap={{ base: '6', md: '9' }} mt="7" wrap="wrap" alignItems="flex-start">
         {take.analysis && <Figures measures={take.analysis.measures} />}
-        <Box flex="1" minW="280px">
+        <Box flex="1" minW="column">
           {take.analysis && <EventList analysis={take.analysis} onCursor={onCursor} />}
           <Box as="label" display="block" mt="5">
             <Box id={noteId} color="muted" fontSize="small" mb="1">

@@ -83,7 +83,12 @@ export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbo
     const mark = nearestMark(level, take.scale);
     const off = targetHz === null ? drawing.ink.cents[frame] : 1200 * Math.log2(f0Hz / targetHz);
     const count = Math.round(Math.abs(off));
-    return t(off >= 0 ? 'take.cursorSharp' : 'take.cursorFlat', { count, mark, seconds, db: level.toFixed(1) });
+    return t(off >= 0 ? 'take.cursorSharp' : 'take.cursorFlat', {
+      count,
+      mark,
+      seconds,
+      db: level.toFixed(1),
+    });
   }
   const x = layout && cursorSeconds !== null ? layout.xAt(cursorSeconds) : null;
 
@@ -118,7 +123,15 @@ export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbo
         label={analysis ? verdictText(analysis.verdict, t) : t('takes.ribbon')}
       />
       {x !== null && (
-        <Box position="absolute" top="0" bottom="0" w="2px" bg="ink" pointerEvents="none" style={{ left: x - 1 }} />
+        <Box
+          position="absolute"
+          top="0"
+          bottom="0"
+          w="2px"
+          bg="ink"
+          pointerEvents="none"
+          style={{ left: x - 1 }}
+        />
       )}
       <Box minH="6" color="ink" fontSize="medium">
         {here ?? ' '}

@@ -22,7 +22,7 @@ export function TakeRow({ take, naming }: { take: TakeRecord; naming: NoteNaming
     <RowLink
       to={`/takes/${take.id}`}
       display="grid"
-      gridTemplateColumns={{ base: '84px 1fr', md: '160px 1fr auto' }}
+      gridTemplateColumns={{ base: '1fr 4fr', md: '1fr 5fr auto' }}
       gap={{ base: '4', md: '6' }}
       alignItems="center"
       py="3"

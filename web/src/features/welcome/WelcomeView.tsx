@@ -42,7 +42,10 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
           legend={t('welcome.source')}
           value={settings.source}
           onChange={(source) => onChange({ source })}
-          options={(['microphone', 'standIn'] as const).map((value) => ({ value, label: t(`source.${value}`) }))}
+          options={(['microphone', 'standIn'] as const).map((value) => ({
+            value,
+            label: t(`source.${value}`),
+          }))}
         />
       </Flex>
       <Flex mt="6" gap="5" alignItems="center" wrap="wrap">

@@ -1,0 +1,177 @@
+import { describe, expect, it } from 'vitest';
+import {
+  buildSwell,
+  DEFAULT_SCALE,
+  levelAtFraction,
+  targetFraction,
+  type SwellShape,
+} from '../exercise/index.ts';
+import { listenTo, renderClick } from '../hearing/index.ts';
+import { writtenMidi, type HornId } from '../horn/index.ts';
+import { playExercise, STEADY_HAND, type StandInProfile } from '../standin/index.ts';
+import { analyseTake, type TakeContext } from './index.ts';
+
+interface Played {
+  shape?: SwellShape;
+  profile?: Partial<StandInProfile>;
+  hornId?: HornId;
+  note?: number;
+  a4Hz?: number;
+  clicks?: boolean;
+}
+
+function play({
+  shape = 'growFade',
+  profile = {},
+  hornId = 'alto',
+  note = 67,
+  a4Hz = 440,
+  clicks = false,
+}: Played) {
+  const exercise = buildSwell({
+    note: writtenMidi(note),
+    shape,
+    beats: 8,
+    tempoBpm: 60,
+    start: 'playToStart',
+  });
+  const context: TakeContext = {
+    exercise,
+    hornId,
+    a4Hz,
+    scale: DEFAULT_SCALE,
+    toleranceId: 'usual',
+    roomFloorDb: null,
+    beatZeroSeconds: null,
+  };
+  const { samples, truth } = playExercise({
+    exercise,
+    hornId,
+    a4Hz,
+    scale: DEFAULT_SCALE,
+    profile: { ...STEADY_HAND, ...profile },
+    sampleRateHz: 48000,
+    seed: 21,
+    leadSeconds: 0.5,
+    tailSeconds: 0.8,
+  });
+  const clickSeconds = clicks ? [1, 2, 3, 4, 5, 6, 7, 8] : [];
+  for (const time of clickSeconds)
+    renderClick(48000).forEach((v, n) => (samples[time * 48000 + n] += 0.3 * v));
+  const track = listenTo(samples, 48000);
+  const judge = (seconds: readonly number[]) => analyseTake(track, context, seconds);
+  const analysis = judge(clickSeconds);
+  if (!analysis) throw new Error('No tone was heard.');
+  return { analysis, truth, exercise, judge, ...analysis };
+}
+
+describe('a swell judged against what the stand-in really did', () => {
+  it('finds nothing wrong with a faultless swell', () => {
+    const { measures, events, verdict } = play({});
+    expect(measures.centsMean).toBeCloseTo(0, 0);
+    expect(measures.swellErrorDb).toBeLessThan(0.15);
+    expect(measures.stairs.count).toBe(0);
+    expect(measures.wrongWayPercent).toBe(0);
+    expect(measures.peakOffsetBeats).toBeCloseTo(0, 1);
+    expect(measures.holdCause).toBe('completed');
+    expect(measures.holdSeconds).toBeCloseTo(8, 1);
+    expect(events.map(({ type }) => type)).toEqual(['toneOnset', 'end']);
+    expect(verdict.findings[0].kind).toBe('even');
+  });
+
+  it('reads bend with level, and the ends, from a pitch that sinks with loudness', () => {
+    // cents = -9 - 8.4 per 10 dB over the middle (-31 dBFS), read off the truth at the ends' median levels
+    const { measures } = play({ profile: { tendencyCents: -9, bendCentsPer10Db: -8.4 } });
+    expect(measures.bendWithLevel?.centsPer10Db).toBeCloseTo(-8.4, 0);
+    expect(measures.bendWithLevel?.r2).toBeGreaterThan(0.95);
+    expect(measures.loudEndCents).toBeGreaterThan(-18.5);
+    expect(measures.loudEndCents).toBeLessThan(-14.5);
+    expect(measures.softEndCents).toBeGreaterThan(-4);
+    expect(measures.softEndCents).toBeLessThan(0.5);
+  });
+
+  it('measures a late peak, and the level error it makes, as algebra says', () => {
+    const { measures, exercise } = play({ profile: { peakLateBeats: 0.5 } });
+    expect(measures.peakOffsetBeats).toBeGreaterThan(0.4);
+    expect(measures.peakOffsetBeats).toBeLessThan(0.6);
+    expect(measures.wrongWayPercent).toBe(0);
+    // The same line with its turn at 4.5, against the written one, over the steady part.
+    const level = (beat: number) => levelAtFraction(targetFraction(exercise.items[0], beat), DEFAULT_SCALE);
+    const beats = Array.from({ length: 771 }, (_, i) => 0.15 + i / 100);
+    const distance = beats.map((b) => level(b < 4.5 ? (b * 4) / 4.5 : 4 + ((b - 4.5) * 4) / 3.5) - level(b));
+    const mean = distance.reduce((sum, d) => sum + d, 0) / distance.length;
+    const rms = Math.sqrt(distance.reduce((sum, d) => sum + (d - mean) ** 2, 0) / distance.length);
+    expect(Math.abs((measures.swellErrorDb ?? 0) - rms)).toBeLessThan(0.15);
+  });
+
+  it('counts one stair with the size of its step', () => {
+    const { measures, events } = play({ profile: { stairs: [{ atBeat: 1.5, holdSeconds: 1 }] } });
+    expect(measures.stairs.count).toBe(1);
+    // It stands for 1 s while the line climbs 5.36 dB, then makes up 5.36 + 0.54 dB within 0.1 s: 5.1 dB more
+    // than the line moves in 150 ms; the 50 ms level window takes off a little.
+    expect(measures.stairs.worstDb).toBeGreaterThan(4.2);
+    expect(measures.stairs.worstDb).toBeLessThan(5.4);
+    const stair = events.find(({ type }) => type === 'stair');
+    expect(stair?.timeSeconds).toBeGreaterThan(1.8);
+    expect(stair?.timeSeconds).toBeLessThan(2.4);
+  });
+
+  it('tells a jump to another partial from a crack, and keeps both out of the pitch', () => {
+    const { measures, events, truth } = play({
+      profile: {
+        jumps: [
+          { atSeconds: 2.5, lengthSeconds: 0.08, toPartial: 2 },
+          { atSeconds: 6, lengthSeconds: 0.5, toPartial: 3 },
+        ],
+      },
+    });
+    const [crack, jump] = events.filter(({ type }) => type === 'crack' || type === 'jump');
+    expect(crack).toMatchObject({ type: 'crack', from: 1, to: 2 });
+    expect(jump).toMatchObject({ type: 'jump', from: 1, to: 3 });
+    expect(Math.abs(crack.timeSeconds - truth.jumps[0].timeSeconds)).toBeLessThan(0.03);
+    expect(Math.abs(jump.timeSeconds - truth.jumps[1].timeSeconds)).toBeLessThan(0.03);
+    expect(measures.centsMean).toBeCloseTo(0, 0);
+    expect(measures.holdCause).toBe('partial');
+    expect(Math.abs((measures.holdSeconds ?? 0) - 6)).toBeLessThan(0.05);
+  });
+
+  it('keeps metronome clicks out of the measurement once they are found', () => {
+    const { measures, judge } = play({ clicks: true });
+    const unmasked = judge([]);
+    expect(measures.swellErrorDb).toBeLessThan(0.2);
+    expect(unmasked?.measures.swellErrorDb).toBeGreaterThan(1);
+  });
+
+  it('knows when a steady tone fails, and by what', () => {
+    const airy = play({ shape: 'steady', profile: { vibrato: { rateHz: 0.05, widthCents: 40 } } });
+    expect(airy.measures.holdCause).toBe('pitch');
+    // 40 sin(2 pi 0.05 t) leaves its median at 0.65 s (8.1 cents) by 10 cents at t = 1.49 s.
+    expect(Math.abs((airy.measures.holdSeconds ?? 0) - 1.49)).toBeLessThan(0.15);
+    expect(airy.measures.bendWithLevel).toBeNull();
+    expect(airy.measures.peakOffsetBeats).toBeNull();
+  });
+
+  it('has written and sounding pitch right on every horn, high and low', () => {
+    // Written D5 sounds C5, F4, C4 and F3 at A4 = 440 (523.25, 349.23, 261.63, 174.61 Hz).
+    for (const [hornId, hz] of [
+      ['soprano', 523.25],
+      ['alto', 349.23],
+      ['tenor', 261.63],
+      ['baritone', 174.61],
+    ] as const) {
+      const { measures, truth } = play({ hornId, note: 74, profile: { tendencyCents: 7 } });
+      const sounding = truth.f0Hz[400] / 2 ** (7 / 1200);
+      expect(Math.abs(sounding - hz)).toBeLessThan(0.01);
+      expect(measures.centsMean).toBeCloseTo(7, 0);
+    }
+    expect(play({ hornId: 'baritone', note: 57, a4Hz: 390 }).measures.centsMean).toBeCloseTo(0, 0);
+  });
+
+  it('judges a D5 that drops to its tube as a jump down to partial 1', () => {
+    const { events } = play({
+      note: 74,
+      profile: { jumps: [{ atSeconds: 3, lengthSeconds: 0.4, toPartial: 1 }] },
+    });
+    expect(events.find(({ type }) => type === 'jump')).toMatchObject({ from: 2, to: 1 });
+  });
+});

@@ -1,0 +1,31 @@
+import { expect, it } from 'vitest';
+import { halfWidth16to84, median, percentile, smoothInto, theilSen } from './index.ts';
+
+it('has the percentiles of a standard statistics text', () => {
+  // Type 7 of Hyndman & Fan: R's quantile(c(1, 2, 4, 8), c(.25, .5, .9)) = 1.75, 3, 6.8
+  expect(percentile([8, 1, 4, 2], 25)).toBeCloseTo(1.75, 12);
+  expect(median([8, 1, 4, 2])).toBe(3);
+  expect(percentile([8, 1, 4, 2], 90)).toBeCloseTo(6.8, 12);
+  expect(halfWidth16to84(Array.from({ length: 101 }, (_, i) => i))).toBe(34);
+  expect(median([])).toBeNull();
+});
+
+it('fits a line through a third of outliers and says how much it explains', () => {
+  const x = Array.from({ length: 60 }, (_, i) => i);
+  const y = x.map((value, i) => (i % 3 === 0 ? 500 - i : 2 * value - 7));
+  expect(theilSen(x, y)?.slope).toBeCloseTo(2, 0);
+  const clean = theilSen(
+    x,
+    x.map((value) => 2 * value - 7),
+  );
+  expect(clean).toEqual({ slope: 2, intercept: -7, r2: 1 });
+  expect(theilSen([1, 1, 1], [1, 2, 3])).toBeNull();
+});
+
+it('smooths around holes and never moves a straight line', () => {
+  const out = new Float64Array(5);
+  smoothInto(out, [0, 1, NaN, 3, 4], 3);
+  expect(out[2]).toBeCloseTo(2, 12);
+  smoothInto(out, [0, 1, 2, 3, 4], 5);
+  expect(out[2]).toBeCloseTo(2, 12);
+});

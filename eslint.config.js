@@ -1,0 +1,90 @@
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/**
+ * The house's one-way arrows. Each folder names what it must not import; everything below it is open.
+ * Core: signal <- hearing <- tone <- judge; horn and exercise stand aside. Web: rooms above parts above core.
+ */
+const coreFolders = ['signal', 'stats', 'horn', 'exercise', 'hearing', 'tone', 'judge', 'standin', 'formats'];
+const coreMay = {
+  signal: [],
+  stats: [],
+  horn: ['signal'],
+  exercise: ['horn', 'signal'],
+  hearing: ['signal', 'stats'],
+  tone: ['hearing', 'horn', 'stats', 'signal'],
+  judge: ['tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
+  // The stand-in must not know what it is used to test.
+  standin: ['exercise', 'horn', 'signal'],
+  formats: ['judge', 'exercise', 'horn', 'signal'],
+};
+const webFolders = ['app', 'features', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
+const webMay = {
+  ui: [],
+  ribbon: [],
+  audio: [],
+  storage: [],
+  workers: ['storage'],
+  features: ['ribbon', 'ui', 'storage', 'audio', 'workers', 'features'],
+  app: webFolders,
+};
+
+const forbid = (files, folders, may, prefix) =>
+  folders.map((folder) => {
+    const closed = folders.filter((other) => other !== folder && !may[folder].includes(other));
+    return {
+      files: [`${files}/${folder}/**/*.{ts,tsx}`],
+      ignores: ['**/*.test.ts'],
+      rules: {
+        'no-restricted-imports': [
+          'error',
+          {
+            patterns: [
+              ...closed.map((other) => ({
+                group: [`${prefix}${other}/**`, `../${prefix}${other}/**`],
+                message: `${folder} must not import ${other}: see ARCHITECTURE.md.`,
+                allowTypeImports: folder === 'features' && other === 'app',
+              })),
+              ...(folder === 'storage'
+                ? []
+                : [{ group: ['dexie'], message: 'Only storage touches Dexie.', allowTypeImports: true }]),
+            ],
+          },
+        ],
+      },
+    };
+  });
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '**/dist-types*/', '**/node_modules/', 'test-results/', 'playwright-report/'] },
+  ...tseslint.configs.strict,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  ...forbid('core/src', coreFolders, coreMay, '../'),
+  ...forbid('web/src', webFolders, webMay, '../'),
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'performance'],
+    },
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['web/src/audio/**'],
+    rules: {
+      'no-restricted-globals': ['error', 'AudioContext', 'AudioWorkletNode'],
+    },
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  { files: ['server/**', 'cli/**', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+);
