@@ -64,7 +64,7 @@ export function createApp({ distDir, port, demo }: ServerConfig): Express {
       },
     }),
   );
-  app.get('/*rest', (request, response) => {
+  app.get('/{*rest}', (request, response) => {
     if (/\.\w+$/.test(request.path)) {
       response.status(404).type('text').send('Not found.');
       return;

@@ -1,0 +1,44 @@
+import { join } from 'node:path';
+import { buildSwell, DEFAULT_SCALE } from '@inner-hum/core/exercise';
+import { writtenMidi } from '@inner-hum/core/horn';
+import { playExercise, STEADY_HAND } from '@inner-hum/core/standin';
+
+const folder = join(import.meta.dirname, '.sounds');
+
+export const SOUNDS = {
+  faultySwell: join(folder, 'faulty-swell.wav'),
+  silence: join(folder, 'silence.wav'),
+};
+
+/** Time for the page to open the microphone and make the exercise ready before the note comes. */
+const LEAD_SECONDS = 4;
+
+/** 18 cents flat at the loud end, one stair, peak half a beat late, a jump to partial 2 six seconds in. */
+export function playFaultySwell() {
+  return playExercise({
+    exercise: buildSwell({
+      note: writtenMidi(67),
+      shape: 'growFade',
+      beats: 8,
+      tempoBpm: 60,
+      start: 'playToStart',
+    }),
+    hornId: 'alto',
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: {
+      ...STEADY_HAND,
+      breathDbSoft: -24,
+      breathDbLoud: -34,
+      tendencyCents: -10.2,
+      bendCentsPer10Db: -9,
+      peakLateBeats: 0.5,
+      stairs: [{ atBeat: 1.5, holdSeconds: 1 }],
+      jumps: [{ atSeconds: 6, lengthSeconds: 0.5, toPartial: 2 }],
+    },
+    sampleRateHz: 48000,
+    seed: 33,
+    leadSeconds: LEAD_SECONDS,
+    tailSeconds: 1,
+  });
+}

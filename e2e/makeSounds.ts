@@ -1,0 +1,14 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { encodeWav } from '@inner-hum/core/formats';
+import { playFaultySwell, SOUNDS } from './faultySwell.ts';
+
+/** Writes what the fake microphones of the journeys will play. */
+export default function makeSounds(): void {
+  mkdirSync(dirname(SOUNDS.faultySwell), { recursive: true });
+  writeFileSync(SOUNDS.faultySwell, encodeWav(playFaultySwell(), '16'));
+  writeFileSync(
+    SOUNDS.silence,
+    encodeWav({ sampleRateHz: 48000, samples: new Float32Array(48000 * 60) }, '16'),
+  );
+}

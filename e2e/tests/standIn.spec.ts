@@ -1,0 +1,70 @@
+import { readFileSync } from 'node:fs';
+import { strFromU8, unzipSync } from 'fflate';
+import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium() });
+
+test('a page killed in the middle of a take gives it back on return', async ({ page, context }) => {
+  await firstVisit(page, 'stand-in player');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor();
+  const begun = Date.now();
+  await page.waitForTimeout(4000);
+  const played = (Date.now() - begun) / 1000;
+  const devtools = await context.newCDPSession(page);
+  await devtools.send('Page.crash').catch(() => undefined);
+
+  const back = await context.newPage();
+  await back.goto('/takes');
+  await back.getByRole('link', { name: /G/ }).first().click();
+  await expect(back.getByText('found again after the page had closed')).toBeVisible();
+  const held = await back.locator('[data-figure="holdSeconds"] dd').innerText();
+  // At most the last second is lost.
+  expect(parseFloat(held)).toBeGreaterThan(played - 1.1);
+});
+
+test('keys alone: blind take, counted take, note, export, delete and undo', async ({ page }) => {
+  await firstVisit(page, 'stand-in player');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('2');
+  await page.goto('/stand/swell?note=58&shape=fade&beats=4&tempoBpm=100&start=countIn');
+  await inPhase(page, 'armed').waitFor();
+  await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('PageDown');
+  await inPhase(page, 'counting').waitFor();
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await expect(page.getByText('played blind')).toBeVisible();
+
+  await page.getByLabel('Your note on this take').fill('The end went thin.');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as WAV and JSON' }).click();
+  const files = unzipSync(new Uint8Array(readFileSync(await (await saving).path())));
+  const [wav, json] = ['.wav', '.json'].map((end) => Object.keys(files).find((name) => name.endsWith(end)) ?? '');
+  expect(strFromU8(files[wav].subarray(0, 4))).toBe('RIFF');
+  const told = JSON.parse(strFromU8(files[json])) as { analysis: { beatZeroSeconds: number }; frames: unknown[] };
+  // A counted take begins a beat before its first beat.
+  expect(Math.abs(told.analysis.beatZeroSeconds - 0.6)).toBeLessThan(0.1);
+  expect(told.frames.length).toBeGreaterThan(250);
+
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByText('0 takes kept')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.reload();
+  await expect(page.getByText('The end went thin.')).toBeVisible();
+});
+
+test('the free desk names the note at once, and one key keeps the last minute', async ({ page }) => {
+  await firstVisit(page, 'stand-in player');
+  await page.goto('/stand');
+  // The stand-in begins with a written B4.
+  await expect(page.getByTestId('heard-note').getByRole('img')).toHaveAccessibleName('B 4');
+  await expect(page.getByText(/\d+ (sharp|flat)|true/).first()).toBeVisible();
+  await page.waitForTimeout(2500);
+  await page.keyboard.press('k');
+  await page.getByRole('link', { name: 'Kept. Look at it' }).click();
+  await expect(page.getByText('Free playing')).toBeVisible();
+  await page.getByRole('slider').press('ArrowRight');
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /s$/);
+});

@@ -1,0 +1,58 @@
+import { expect, firstVisit, inPhase, microphonePlaying, test } from '../browser.ts';
+import { SOUNDS } from '../faultySwell.ts';
+
+test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell) });
+
+const trouble = (page: import('@playwright/test').Page, code: string) => page.locator(`[data-trouble="${code}"]`);
+
+for (const [name, code] of [
+  ['NotAllowedError', 'micRefused'],
+  ['NotFoundError', 'micAbsent'],
+  ['NotReadableError', 'micBusy'],
+] as const)
+  test(`a microphone that fails with ${name} is named, and the stand-in is a way forward`, async ({ page }) => {
+    await page.addInitScript((error) => {
+      navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('', error));
+    }, name);
+    await firstVisit(page, 'microphone');
+    await expect(trouble(page, code)).toBeVisible();
+    await page.getByRole('button', { name: 'Use the stand-in player' }).click();
+    await inPhase(page, 'armed').waitFor();
+    await expect(trouble(page, code)).toHaveCount(0);
+  });
+
+test('a microphone unplugged in the middle of a take keeps what was played', async ({ page }) => {
+  await page.addInitScript(() => {
+    const open = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices);
+    navigator.mediaDevices.getUserMedia = async (wanted) => {
+      const stream = await open(wanted);
+      (window as unknown as { unplug(): void }).unplug = () => {
+        const [track] = stream.getAudioTracks();
+        track.stop();
+        track.dispatchEvent(new Event('ended'));
+      };
+      return stream;
+    };
+  });
+  await firstVisit(page, 'microphone');
+  await inPhase(page, 'playing').waitFor();
+  await page.waitForTimeout(2500);
+  await page.evaluate(() => (window as unknown as { unplug(): void }).unplug());
+  await expect(trouble(page, 'micUnplugged')).toBeVisible();
+  await page.goto('/takes');
+  await expect(page.getByText('1 take kept')).toBeVisible();
+  await expect(page.getByText(/stopped at \d\.\d of 8\.0 s/)).toBeVisible();
+});
+
+test('a headset microphone and processing that the browser kept are told, and do not stop the player', async ({ page }) => {
+  await page.addInitScript(() => {
+    const read = MediaStreamTrack.prototype.getSettings;
+    MediaStreamTrack.prototype.getSettings = function () {
+      return { ...read.call(this), sampleRate: 16000, noiseSuppression: true };
+    };
+  });
+  await firstVisit(page, 'microphone');
+  await expect(trouble(page, 'lowRate')).toBeVisible();
+  await expect(trouble(page, 'keptProcessing')).toBeVisible();
+  await inPhase(page, 'playing').waitFor();
+});
