@@ -71,7 +71,15 @@ export default tseslint.config(
   {
     files: ['core/src/**/*.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'performance'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'setTimeout',
+        'performance',
+      ],
     },
   },
   {

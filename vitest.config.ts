@@ -9,7 +9,6 @@ export default defineConfig({
       { test: { name: 'core', root: 'core', testTimeout, include: ['src/**/*.test.ts'] } },
       { test: { name: 'web', root: 'web', testTimeout, include: ['src/**/*.test.ts'] } },
       { test: { name: 'server', root: 'server', testTimeout, include: ['src/**/*.test.ts'] } },
-      { test: { name: 'cli', root: 'cli', testTimeout, include: ['src/**/*.test.ts'] } },
     ],
   },
 });

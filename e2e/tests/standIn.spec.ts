@@ -13,7 +13,9 @@ test('a page killed in the middle of a take gives it back on return', async ({ p
   await page.waitForTimeout(4000);
   const played = (Date.now() - begun) / 1000;
   const devtools = await context.newCDPSession(page);
-  await devtools.send('Page.crash').catch(() => undefined);
+  // The crashed page never answers.
+  void devtools.send('Page.crash').catch(() => undefined);
+  await page.waitForEvent('crash');
 
   const back = await context.newPage();
   await back.goto('/takes');
@@ -41,9 +43,14 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   const saving = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as WAV and JSON' }).click();
   const files = unzipSync(new Uint8Array(readFileSync(await (await saving).path())));
-  const [wav, json] = ['.wav', '.json'].map((end) => Object.keys(files).find((name) => name.endsWith(end)) ?? '');
+  const [wav, json] = ['.wav', '.json'].map(
+    (end) => Object.keys(files).find((name) => name.endsWith(end)) ?? '',
+  );
   expect(strFromU8(files[wav].subarray(0, 4))).toBe('RIFF');
-  const told = JSON.parse(strFromU8(files[json])) as { analysis: { beatZeroSeconds: number }; frames: unknown[] };
+  const told = JSON.parse(strFromU8(files[json])) as {
+    analysis: { beatZeroSeconds: number };
+    frames: unknown[];
+  };
   // A counted take begins a beat before its first beat.
   expect(Math.abs(told.analysis.beatZeroSeconds - 0.6)).toBeLessThan(0.1);
   expect(told.frames.length).toBeGreaterThan(250);

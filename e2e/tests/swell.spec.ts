@@ -30,7 +30,9 @@ function truthOf() {
   };
 }
 
-test('a swell with known faults goes from the microphone to a kept take that names them', async ({ page }) => {
+test('a swell with known faults goes from the microphone to a kept take that names them', async ({
+  page,
+}) => {
   const truth = truthOf();
   expect(Math.abs(truth.loudEnd + 18)).toBeLessThan(0.5);
 

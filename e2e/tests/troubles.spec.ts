@@ -3,14 +3,17 @@ import { SOUNDS } from '../faultySwell.ts';
 
 test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell) });
 
-const trouble = (page: import('@playwright/test').Page, code: string) => page.locator(`[data-trouble="${code}"]`);
+const trouble = (page: import('@playwright/test').Page, code: string) =>
+  page.locator(`[data-trouble="${code}"]`);
 
 for (const [name, code] of [
   ['NotAllowedError', 'micRefused'],
   ['NotFoundError', 'micAbsent'],
   ['NotReadableError', 'micBusy'],
 ] as const)
-  test(`a microphone that fails with ${name} is named, and the stand-in is a way forward`, async ({ page }) => {
+  test(`a microphone that fails with ${name} is named, and the stand-in is a way forward`, async ({
+    page,
+  }) => {
     await page.addInitScript((error) => {
       navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('', error));
     }, name);
@@ -44,7 +47,9 @@ test('a microphone unplugged in the middle of a take keeps what was played', asy
   await expect(page.getByText(/stopped at \d\.\d of 8\.0 s/)).toBeVisible();
 });
 
-test('a headset microphone and processing that the browser kept are told, and do not stop the player', async ({ page }) => {
+test('a headset microphone and processing that the browser kept are told, and do not stop the player', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     const read = MediaStreamTrack.prototype.getSettings;
     MediaStreamTrack.prototype.getSettings = function () {

@@ -1,6 +1,7 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/literata/wght-italic.css';
 import '@fontsource/young-serif/400.css';
+import i18next from 'i18next';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { startI18n } from './app/i18n.ts';
@@ -27,6 +28,7 @@ if (!root) throw new Error('The page has no root.');
 await startI18n();
 // Canvas text needs its faces before the first drawing; the page itself would wait for nothing.
 void document.fonts.load('italic 700 30px "Literata Variable"');
+root.textContent = isDemo ? i18next.t('app.preparingDemo') : '';
 if (isDemo) await (await import('./features/demo/seedDemo.ts')).seedDemo(client);
 createRoot(root).render(<App stand={createStandController(client, store.dispatch)} />);
 void tidyUp().catch(() => store.dispatch(troubleCame('storageRefused')));

@@ -73,7 +73,7 @@ export class InkTrack {
     this.loudness[i] = fractionAtLevel(track.columns.levelDb[i], scale);
     this.wanted[i] = wantedAt(i * FRAME_SECONDS) ?? Number.NaN;
     this.kind[i] = NO_INK;
-    if (f0Hz === null || track.columns.clarity[i] < LEAST_CLARITY || this.loudness[i] < -0.35) return;
+    if (f0Hz === null || track.columns.clarity[i] < LEAST_CLARITY || this.loudness[i] < -0.2) return;
     const breathDb = columnValue(track.columns.breathDb, i) ?? CLEAR_BREATH_DB;
     const breath = (breathDb - CLEAR_BREATH_DB) / (AIRY_BREATH_DB - CLEAR_BREATH_DB);
     this.breath[i] = Math.max(0, Math.min(1, breath));

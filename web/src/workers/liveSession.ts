@@ -1,4 +1,10 @@
-import { createListener, FRAME_SECONDS, FrameTrack, type Listener } from '@inner-hum/core/hearing';
+import {
+  createListener,
+  FRAME_SECONDS,
+  FrameTrack,
+  type FrameColumns,
+  type Listener,
+} from '@inner-hum/core/hearing';
 import { markFraction, levelAtFraction, lengthBeats, secondsPerBeat } from '@inner-hum/core/exercise';
 import { pitchTarget, type TakeContext } from '@inner-hum/core/judge';
 import { createSoundWatch, createTakeGate, type TakeGate } from '@inner-hum/core/tone';
@@ -31,6 +37,12 @@ export interface LiveSession {
   noteClicks(times: number[]): void;
   /** The newest samples, at most `seconds` of them, with the audio-clock time of the first. */
   newest(seconds: number): { samples: Float32Array<ArrayBuffer>; startSeconds: number; sampleRateHz: number };
+  /** The newest sound of this row of frames, cut at a frame, with the frames it was heard as. */
+  newestFrames(seconds: number): {
+    samples: Float32Array<ArrayBuffer>;
+    columns: FrameColumns;
+    sampleRateHz: number;
+  };
 }
 
 /**
@@ -199,6 +211,13 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       const oldest = history.end / sampleRateHz - 120;
       dueClicks = [...dueClicks.filter((time) => time > oldest), ...times];
       if (take) for (const time of times) take.recorder.noteDueClick(toTakeTime(time));
+    },
+    newestFrames(seconds) {
+      const wanted = history.end - Math.round(seconds * sampleRateHz);
+      const oldest = Math.max(history.start, segmentStart, wanted);
+      const firstFrame = Math.ceil((oldest - segmentStart) / sampleRateHz / FRAME_SECONDS);
+      const start = segmentStart + Math.round(firstFrame * FRAME_SECONDS * sampleRateHz);
+      return { samples: history.since(start), columns: track.slice(firstFrame), sampleRateHz };
     },
     newest(seconds) {
       const start = Math.max(history.start, history.end - Math.round(seconds * sampleRateHz));

@@ -23,7 +23,6 @@ export interface ArmRequest {
 }
 
 export interface FreeRequest {
-  sampleRateHz: number;
   hornId: HornId;
   a4Hz: number;
   scale: DynamicScale;
@@ -55,11 +54,10 @@ export interface StandInRequest {
   seed: number;
 }
 
-/** A finished sound to be kept as a take, by the same path as a played one. */
-export interface KeepRequest extends Omit<ArmRequest, 'context'> {
-  context: TakeContext;
-  samples: Float32Array<ArrayBuffer>;
-  sampleRateHz: number;
+/** A stand-in performance to be kept as a take, by the same path as a played one. */
+export interface KeepRequest {
+  performance: StandInRequest;
+  eyes: 'watch' | 'blind';
   startedAt: number;
   playerNote: string;
 }
@@ -80,8 +78,10 @@ export interface SessionWorker {
   /** Delay in seconds of each click found near its due time (audio clock) in what was just heard. */
   clickDelays(due: number[]): number[];
   keepLastMinute(request: FreeRequest): Promise<string | null>;
-  keepSound(request: KeepRequest): Promise<string | null>;
+  keepStandIn(request: KeepRequest): Promise<void>;
   recover(takeId: string): Promise<void>;
   renderStandIn(request: StandInRequest): Float32Array<ArrayBuffer>;
+  /** The frames of a stand-in performance, from its first sample on. */
+  hearStandIn(request: StandInRequest): FrameColumns;
   renderFreePlaying(request: Omit<StandInRequest, 'exercise'>): Float32Array<ArrayBuffer>;
 }

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { findClicks, listenTo, type FrameTrack } from '@inner-hum/core/hearing';
+import { findClicks, listenTo, type FrameColumns } from '@inner-hum/core/hearing';
 import { playExercise } from '@inner-hum/core/standin';
 import {
   appendChunk,
@@ -12,10 +12,10 @@ import {
   type TakeRecord,
 } from '../storage/index.ts';
 import { createLiveSession, type LiveSession } from './liveSession.ts';
-import type { CapturedBlock, KeepRequest, SessionEvent, SessionWorker } from './protocol.ts';
+import type { CapturedBlock, SessionEvent, SessionWorker } from './protocol.ts';
 import { renderFreePlaying } from './freePlaying.ts';
 import { withAbandonedTake } from './takeLock.ts';
-import { judgeRecord, newTakeRecord } from './takeRecorder.ts';
+import { judgeRecord, newFreeRecord, newTakeRecord } from './takeRecords.ts';
 
 openDatabase(self.name);
 
@@ -23,12 +23,12 @@ let session: LiveSession | null = null;
 let capturePort: MessagePort | null = null;
 
 /** Stores a finished sound with its frames; the parts first, so that a crash in between loses nothing. */
-async function store(record: TakeRecord, samples: Float32Array<ArrayBuffer>, track: FrameTrack) {
+async function store(record: TakeRecord, samples: Float32Array<ArrayBuffer>, columns: FrameColumns) {
   await beginTake({ ...record, state: 'recording' });
   const part = Math.round(record.sampleRateHz / 2);
   for (let index = 0; index * part < samples.length; index++)
     await appendChunk(record.id, index, samples.slice(index * part, (index + 1) * part));
-  await finishTake(record, track.slice(0));
+  await finishTake(record, columns);
 }
 
 const worker: SessionWorker = {
@@ -72,43 +72,35 @@ const worker: SessionWorker = {
       );
     });
   },
-  async keepLastMinute({ hornId, a4Hz, scale, source, sampleRateHz }) {
-    const { samples } = session?.newest(60) ?? { samples: new Float32Array(0) };
-    if (samples.length < sampleRateHz) return null;
-    const id = crypto.randomUUID();
-    const lengthSeconds = samples.length / sampleRateHz;
-    const record: TakeRecord = {
-      id,
-      state: 'kept',
-      kind: 'free',
-      startedAt: Math.round(Date.now() - 1000 * lengthSeconds),
-      hornId,
-      a4Hz,
-      scale,
-      source,
-      eyes: 'watch',
-      sampleRateHz,
-      lengthSeconds,
-      context: null,
-      dueClickSeconds: [],
-      foundClickSeconds: [],
-      analysis: null,
-      loudness: null,
-      playerNote: '',
-      recovered: false,
-      deletedAt: null,
-    };
-    await store(record, samples, listenTo(samples, sampleRateHz));
-    return id;
+  async keepLastMinute(request) {
+    const newest = session?.newestFrames(60);
+    if (!newest || newest.samples.length < newest.sampleRateHz) return null;
+    const record = newFreeRecord(request, newest.sampleRateHz, newest.samples.length);
+    await store(record, newest.samples, newest.columns);
+    return record.id;
   },
-  async keepSound(request: KeepRequest) {
-    const { samples, sampleRateHz } = request;
-    const takeId = crypto.randomUUID();
+  async keepStandIn({ performance, eyes, startedAt, playerNote }) {
+    const { exercise, hornId, a4Hz, scale, sampleRateHz } = performance;
+    const { samples } = playExercise({ ...performance, leadSeconds: 0.5, tailSeconds: 0.8 });
     const track = listenTo(samples, sampleRateHz);
-    const record = judgeRecord(newTakeRecord({ ...request, takeId }), samples, track);
-    if (record.analysis === null) return null;
-    await store(record, samples, track);
-    return takeId;
+    const record = newTakeRecord({
+      takeId: crypto.randomUUID(),
+      context: {
+        exercise,
+        hornId,
+        a4Hz,
+        scale,
+        toleranceId: 'usual',
+        roomFloorDb: null,
+        beatZeroSeconds: null,
+      },
+      source: 'standIn',
+      eyes,
+      sampleRateHz,
+      startedAt,
+      playerNote,
+    });
+    await store(judgeRecord(record, samples, track), samples, track.slice(0));
   },
   async recover(takeId) {
     await withAbandonedTake(takeId, async () => {
@@ -125,6 +117,10 @@ const worker: SessionWorker = {
   renderStandIn(request) {
     const { samples } = playExercise({ ...request, leadSeconds: 1, tailSeconds: 2 });
     return Comlink.transfer(samples, [samples.buffer]);
+  },
+  hearStandIn(request) {
+    const { samples } = playExercise({ ...request, leadSeconds: 0, tailSeconds: 0.1 });
+    return listenTo(samples, request.sampleRateHz).slice(0);
   },
   renderFreePlaying(request) {
     const samples = renderFreePlaying(request);

@@ -1,22 +1,11 @@
-import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { packTake } from '@inner-hum/core/formats';
-import { CLICK_SECONDS, columnValue, findClicks, FRAME_SECONDS, FrameTrack } from '@inner-hum/core/hearing';
-import { analyseTake, type TakeAnalysis, type TakeContext } from '@inner-hum/core/judge';
-import { percentile } from '@inner-hum/core/stats';
-import {
-  appendChunk,
-  beginTake,
-  eraseTake,
-  finishTake,
-  noteDueClicks,
-  type TakeRecord,
-} from '../storage/index.ts';
-import type { ArmRequest } from './protocol.ts';
+import { CLICK_SECONDS, FRAME_SECONDS, type FrameTrack } from '@inner-hum/core/hearing';
+import type { TakeAnalysis } from '@inner-hum/core/judge';
+import { appendChunk, beginTake, eraseTake, finishTake, noteDueClicks } from '../storage/index.ts';
 import { takeDocument } from './takeDocument.ts';
+import { judgeRecord, newTakeRecord, type TakeSetting } from './takeRecords.ts';
 
 const CHUNK_SECONDS = 0.5;
-/** How far from its due time a click may be found: what latency calibration leaves, or all of it without one. */
-const SLACK_SECONDS = 0.25;
 
 export interface TakeRecorder {
   readonly takeId: string;
@@ -26,12 +15,7 @@ export interface TakeRecorder {
   finish(track: FrameTrack): Promise<TakeAnalysis | null>;
 }
 
-export interface RecorderConfig extends Omit<ArmRequest, 'context' | 'roundTripSeconds'> {
-  takeId: string;
-  context: TakeContext;
-  sampleRateHz: number;
-  startedAt: number;
-  playerNote: string;
+export interface RecorderConfig extends TakeSetting {
   /** A part could not be written; recording goes on in memory. */
   onStorageTrouble(full: boolean): void;
   /** The take could not be stored at all: the file it would have been. */
@@ -41,56 +25,6 @@ export interface RecorderConfig extends Omit<ArmRequest, 'context' | 'roundTripS
 export function isQuotaError(error: unknown): boolean {
   const names = error instanceof Error ? [error.name, (error as { inner?: Error }).inner?.name] : [];
   return names.includes('QuotaExceededError');
-}
-
-/** A take's record before anything is known but how it will be judged. */
-export function newTakeRecord(config: Omit<RecorderConfig, 'onStorageTrouble' | 'onUnsaved'>): TakeRecord {
-  const { takeId, context, source, eyes, sampleRateHz, startedAt, playerNote } = config;
-  return {
-    id: takeId,
-    state: 'recording',
-    kind: 'swell',
-    startedAt,
-    hornId: context.hornId,
-    a4Hz: context.a4Hz,
-    scale: context.scale ?? DEFAULT_SCALE,
-    source,
-    eyes,
-    sampleRateHz,
-    lengthSeconds: 0,
-    context,
-    dueClickSeconds: [],
-    foundClickSeconds: [],
-    analysis: null,
-    loudness: null,
-    playerNote,
-    recovered: false,
-    deletedAt: null,
-  };
-}
-
-/** Judges a finished sound and completes its record; analysis null where no tone was heard. */
-export function judgeRecord(record: TakeRecord, samples: Float32Array, track: FrameTrack): TakeRecord {
-  const foundClickSeconds = findClicks(
-    samples,
-    record.sampleRateHz,
-    record.dueClickSeconds,
-    SLACK_SECONDS,
-  ).map(({ timeSeconds }) => timeSeconds);
-  const analysis = record.context ? analyseTake(track, record.context, foundClickSeconds) : null;
-  const levels: number[] = [];
-  for (let i = 0; i < track.count; i++)
-    if (columnValue(track.columns.f0Hz, i) !== null) levels.push(track.columns.levelDb[i]);
-  const softDb = percentile(levels, 5);
-  const loudDb = percentile(levels, 95);
-  return {
-    ...record,
-    state: 'kept',
-    lengthSeconds: samples.length / record.sampleRateHz,
-    foundClickSeconds,
-    analysis,
-    loudness: analysis && softDb !== null && loudDb !== null ? { softDb, loudDb } : null,
-  };
 }
 
 /** Journals a take while it is played: the record first, then sound in half-second parts. */

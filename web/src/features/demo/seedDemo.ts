@@ -1,6 +1,6 @@
 import { buildSwell, DEFAULT_SCALE, type SwellShape } from '@inner-hum/core/exercise';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { playExercise, PROFILES, STEADY_HAND, WARM_UP, type StandInProfile } from '@inner-hum/core/standin';
+import { PROFILES, STEADY_HAND, WARM_UP, type StandInProfile } from '@inner-hum/core/standin';
 import { changeSettings, listTakes, readSettings } from '../../storage/index.ts';
 import type { SessionClient } from '../../workers/index.ts';
 
@@ -55,25 +55,20 @@ export async function seedDemo(client: SessionClient): Promise<void> {
       tempoBpm: 60,
       start: 'playToStart',
     });
-    const context = { exercise, hornId: 'alto', a4Hz: 440, scale: DEFAULT_SCALE } as const;
-    const { samples } = playExercise({
-      ...context,
-      profile: take.profile,
-      sampleRateHz: SAMPLE_RATE_HZ,
-      seed: 100 + i,
-      leadSeconds: 0.5,
-      tailSeconds: 0.8,
-    });
     const startedAt = new Date(today);
     startedAt.setDate(today.getDate() - take.daysAgo);
     startedAt.setHours(Math.floor(take.hour), Math.round((take.hour % 1) * 60), 0, 0);
-    await client.remote.keepSound({
-      context: { ...context, toleranceId: 'usual', roomFloorDb: null, beatZeroSeconds: null },
-      samples,
-      sampleRateHz: SAMPLE_RATE_HZ,
-      source: 'standIn',
+    await client.remote.keepStandIn({
+      performance: {
+        exercise,
+        hornId: 'alto',
+        a4Hz: 440,
+        scale: DEFAULT_SCALE,
+        profile: take.profile,
+        sampleRateHz: SAMPLE_RATE_HZ,
+        seed: 100 + i,
+      },
       eyes: take.blind ? 'blind' : 'watch',
-      roundTripSeconds: 0,
       startedAt: startedAt.getTime(),
       playerNote: take.playerNote ?? '',
     });

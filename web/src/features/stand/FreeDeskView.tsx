@@ -75,7 +75,12 @@ export function FreeDeskView(props: FreeDeskViewProps) {
           </Box>
         )}
       </Flex>
-      <LiveTape a4Hz={settings.a4Hz} scale={scale} height={narrow ? NARROW_TAPE_HEIGHT : TAPE_HEIGHT} label={tapeLabel} />
+      <LiveTape
+        a4Hz={settings.a4Hz}
+        scale={scale}
+        height={narrow ? NARROW_TAPE_HEIGHT : TAPE_HEIGHT}
+        label={tapeLabel}
+      />
       <Flex gap={{ base: '5', md: '8' }} mt="6" wrap="wrap" alignItems="flex-end">
         <NumberField
           label={t('free.tempo')}

@@ -73,7 +73,8 @@ export function SwellView(props: SwellViewProps) {
           </ActionLink>
         </Flex>
       </Flex>
-      <Box pt="2">
+      {/* No sentences while a note sounds: what went wrong meanwhile is told after it. */}
+      <Box pt="2" hidden={busy}>
         <Troubles onRetry={props.onRetry} onStandIn={props.onStandIn} />
       </Box>
       <Flex

@@ -1,9 +1,9 @@
 import { lengthBeats, secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
-import { FrameTrack } from '@inner-hum/core/hearing';
+import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { transfer } from 'comlink';
 import type { AppDispatch } from '../../app/store.ts';
 import { createAudioDesk, createMetronome, type AudioDesk, type Metronome } from '../../audio/index.ts';
-import type { SessionClient, SessionEvent } from '../../workers/index.ts';
+import type { SessionClient, SessionEvent, StandInRequest } from '../../workers/index.ts';
 import type { StandSetup } from './standSetup.ts';
 import {
   minuteKept,
@@ -44,6 +44,8 @@ export interface StandController {
   keepLastMinute(): Promise<void>;
   /** Round-trip delays of clicks that were due at these times. */
   clickDelays(due: number[]): Promise<number[]>;
+  /** How the listener hears a stand-in performance, without keeping it. */
+  hearStandIn(request: StandInRequest): Promise<FrameColumns>;
   setClick(click: StandSetup['settings']['click']): void;
   setTempo(tempoBpm: number): void;
   /** The take that could not be stored, as the file it would have been. */
@@ -291,15 +293,10 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
     async keepLastMinute() {
       if (!setup) return;
       const { hornId, a4Hz, source } = setup.settings;
-      const id = await client.remote.keepLastMinute({
-        hornId,
-        a4Hz,
-        scale: setup.scale,
-        source,
-        sampleRateHz,
-      });
+      const id = await client.remote.keepLastMinute({ hornId, a4Hz, scale: setup.scale, source });
       dispatch(minuteKept(id));
     },
+    hearStandIn: (request) => client.remote.hearStandIn(request),
     clickDelays: (due) => client.remote.clickDelays(due),
     setClick(click) {
       if (!setup) return;

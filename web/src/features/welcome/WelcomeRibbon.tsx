@@ -1,53 +1,58 @@
 import { Box } from '@chakra-ui/react';
 import { buildSwell, DEFAULT_SCALE, targetFraction } from '@inner-hum/core/exercise';
-import { listenTo } from '@inner-hum/core/hearing';
+import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { pitchTarget } from '@inner-hum/core/judge';
-import { playExercise, WARM_UP } from '@inner-hum/core/standin';
+import { WARM_UP } from '@inner-hum/core/standin';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { InkTrack, RibbonPicture } from '../../ribbon/index.ts';
+import { useStand } from '../stand/StandProvider.tsx';
 
 const HEIGHT = 190;
 const SECONDS = 4;
 
+const exercise = buildSwell({
+  note: writtenMidi(67),
+  shape: 'growFade',
+  beats: SECONDS,
+  tempoBpm: 60,
+  start: 'playToStart',
+});
+
 /** A swell as the stand-in plays it, heard by the real listener: the ribbon a visitor is about to make. */
-function hearASwell(): InkTrack {
-  const exercise = buildSwell({
-    note: writtenMidi(67),
-    shape: 'growFade',
-    beats: SECONDS,
-    tempoBpm: 60,
-    start: 'playToStart',
-  });
-  const context = { exercise, hornId: 'alto', a4Hz: 440, scale: DEFAULT_SCALE } as const;
-  const profile = { ...WARM_UP, bendCentsPer10Db: -13, responseMs: 0 };
-  const { samples } = playExercise({
-    ...context,
-    profile,
-    sampleRateHz: 24000,
-    seed: 11,
-    leadSeconds: 0,
-    tailSeconds: 0.1,
-  });
+const REQUEST = {
+  exercise,
+  hornId: 'alto',
+  a4Hz: 440,
+  scale: DEFAULT_SCALE,
+  profile: { ...WARM_UP, bendCentsPer10Db: -13, responseMs: 0 },
+  sampleRateHz: 24000,
+  seed: 11,
+} as const;
+
+function inkOf(columns: FrameColumns): InkTrack {
   const ink = new InkTrack({
     scale: DEFAULT_SCALE,
-    a4Hz: 440,
-    note: pitchTarget(exercise.items[0], 'alto', 440),
+    a4Hz: REQUEST.a4Hz,
+    note: pitchTarget(exercise.items[0], REQUEST.hornId, REQUEST.a4Hz),
     wantedAt: (seconds) => (seconds > SECONDS ? null : targetFraction(exercise.items[0], seconds)),
   });
-  ink.follow(listenTo(samples, 24000));
+  ink.follow(FrameTrack.from(columns));
   return ink;
 }
 
 export function WelcomeRibbon() {
   const { t } = useTranslation();
+  const stand = useStand();
   const [ink, setInk] = useState<InkTrack | null>(null);
   useEffect(() => {
-    // After the first paint: the questions must not wait for the picture.
-    const timer = setTimeout(() => setInk(hearASwell()), 30);
-    return () => clearTimeout(timer);
-  }, []);
+    let here = true;
+    void stand.hearStandIn(REQUEST).then((columns) => here && setInk(inkOf(columns)));
+    return () => {
+      here = false;
+    };
+  }, [stand]);
   return (
     <Box h={`${HEIGHT}px`}>
       {ink && (

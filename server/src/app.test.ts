@@ -1,0 +1,80 @@
+import { once } from 'node:events';
+import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs';
+import { request, type IncomingHttpHeaders, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { createApp } from './app.ts';
+import { choosePort } from './choosePort.ts';
+
+let server: Server;
+let port: number;
+
+beforeAll(async () => {
+  const distDir = mkdtempSync(join(tmpdir(), 'inner-hum-'));
+  mkdirSync(join(distDir, 'assets'));
+  writeFileSync(join(distDir, 'assets', 'a-123.js'), 'export {};');
+  writeFileSync(
+    join(distDir, 'index.html'),
+    '<meta content="__MODE__"><style nonce="__CSP_NONCE__"></style>',
+  );
+  server = createApp({ distDir, port: 4170, demo: true }).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  port = (server.address() as AddressInfo).port;
+});
+afterAll(() => server.close());
+
+function get(
+  path: string,
+  host = '127.0.0.1',
+): Promise<{ status: number; headers: IncomingHttpHeaders; body: string }> {
+  return new Promise((resolve, reject) => {
+    request({ host: '127.0.0.1', port, path, headers: { host } }, (response) => {
+      let body = '';
+      response.on('data', (part: Buffer) => (body += part.toString()));
+      response.on('end', () =>
+        resolve({ status: response.statusCode ?? 0, headers: response.headers, body }),
+      );
+    })
+      .on('error', reject)
+      .end();
+  });
+}
+
+it('serves the app at every address with a fresh nonce and a strict policy', async () => {
+  const [first, second] = [await get('/'), await get('/takes/abc?x=1')];
+  for (const { status, headers, body } of [first, second]) {
+    const policy = String(headers['content-security-policy']);
+    const nonce = /style-src 'self' 'nonce-([^']+)'/.exec(policy)?.[1];
+    expect(status).toBe(200);
+    expect(body).toBe(`<meta content="demo"><style nonce="${nonce}"></style>`);
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).not.toMatch(/unsafe|https?:/);
+    expect(headers['cache-control']).toBe('no-store');
+  }
+  expect(first.body).not.toBe(second.body);
+});
+
+it('keeps the origin: other names of this machine are sent to 127.0.0.1', async () => {
+  const { status, headers } = await get('/takes?x=1', 'localhost:4170');
+  expect([status, headers.location]).toEqual([308, 'http://127.0.0.1:4170/takes?x=1']);
+});
+
+it('serves hashed assets for ever, and says 404 for files that are not there', async () => {
+  const asset = await get('/assets/a-123.js');
+  expect(asset.headers['cache-control']).toContain('immutable');
+  expect(asset.headers['content-security-policy']).toContain("default-src 'none'");
+  expect((await get('/assets/gone.js')).status).toBe(404);
+});
+
+it('has one port for the own data and one for the demo, unless PORT is a port', () => {
+  expect([choosePort(undefined, false), choosePort('', true), choosePort('5000', true)]).toEqual([
+    4170, 4180, 5000,
+  ]);
+  expect([choosePort('0', false), choosePort('eighty', false), choosePort('70000', false)]).toEqual([
+    null,
+    null,
+    null,
+  ]);
+});

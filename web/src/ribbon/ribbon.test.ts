@@ -1,0 +1,60 @@
+import { expect, it } from 'vitest';
+import { DEFAULT_SCALE, levelAtFraction } from '@inner-hum/core/exercise';
+import { FrameTrack } from '@inner-hum/core/hearing';
+import { deviationStep } from './deviation.ts';
+import { INK, InkTrack, NO_INK, STRAY } from './inkTrack.ts';
+import { createLayout } from './layout.ts';
+import { inkRuns } from './paintInk.ts';
+import { DEVIATION_STEPS } from './palette.ts';
+
+const note = { targetHz: 233, tubeHz: 233, partial: 1 };
+const setting = { scale: DEFAULT_SCALE, a4Hz: 440, note, wantedAt: () => 0.5 };
+const mf = levelAtFraction(4 / 7, DEFAULT_SCALE);
+
+function inkOf(...cents: (number | null)[]): InkTrack {
+  const track = new FrameTrack();
+  for (const value of cents)
+    track.append(value === null ? NaN : 233 * 2 ** (value / 1200), value === null ? 0.1 : 1, mf, 3, -30);
+  const ink = new InkTrack(setting);
+  ink.follow(track);
+  return ink;
+}
+
+it('draws sharp above the rule, flat below, loud thick and soft thin', () => {
+  const layout = createLayout({ width: 800, height: 400, left: 0, right: 800, fromSeconds: 0, toSeconds: 8 });
+  expect(layout.xAt(4)).toBe(400);
+  expect(layout.yAt(20)).toBeLessThan(layout.ruleY);
+  expect(layout.yAt(-20) - layout.ruleY).toBeCloseTo(layout.ruleY - layout.yAt(20), 9);
+  expect(layout.halfAt(1)).toBeGreaterThan(3 * layout.halfAt(0));
+  // The loudest note 40 cents off still fits the drawing.
+  expect(layout.yAt(40) - layout.halfAt(1)).toBeGreaterThan(-20);
+});
+
+it('turns a partial of the tube into stray ink and other sounds into none', () => {
+  const ink = inkOf(0, 5, 1203, 1900, null, 300, 70);
+  expect(Array.from(ink.kind.subarray(0, 7))).toEqual([INK, INK, STRAY, STRAY, NO_INK, NO_INK, NO_INK]);
+  expect([ink.partial[2], ink.partial[3]]).toEqual([2, 3]);
+  expect(ink.cents[2]).toBeCloseTo(3, 3);
+  expect(ink.loudness[0]).toBeCloseTo(4 / 7, 6);
+});
+
+it('keeps ink plain within 5 cents and parts sharp from flat beyond', () => {
+  expect([0, 5, -5].map(deviationStep)).toEqual([0, 0, 0]);
+  expect(deviationStep(40)).toBe(DEVIATION_STEPS);
+  const runs = inkRuns(inkOf(...Array<number>(20).fill(30), ...Array<number>(20).fill(-30)), 0, 40);
+  expect(runs[0]).toMatchObject({ from: 0, side: 1, step: DEVIATION_STEPS });
+  expect(runs.at(-1)).toMatchObject({ to: 39, side: -1, step: DEVIATION_STEPS });
+});
+
+it('reads the same ink whether frames come at once or one by one', () => {
+  const track = new FrameTrack();
+  const slow = new InkTrack(setting);
+  for (let i = 0; i < 50; i++) {
+    track.append(233 * 2 ** (Math.sin(i / 5) / 60), 1, mf - i / 5, 3, -20);
+    slow.follow(track);
+  }
+  const fast = new InkTrack(setting);
+  fast.follow(track);
+  expect(slow.cents.slice(0, 50)).toEqual(fast.cents.slice(0, 50));
+  expect(inkRuns(slow, 0, 50)).toEqual(inkRuns(fast, 0, 50));
+});

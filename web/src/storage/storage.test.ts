@@ -1,0 +1,78 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, expect, it } from 'vitest';
+import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
+import { FrameTrack } from '@inner-hum/core/hearing';
+import {
+  appendChunk,
+  beginTake,
+  changeSettings,
+  database,
+  DEFAULT_SETTINGS,
+  deleteTake,
+  finishTake,
+  listTakes,
+  loadSamples,
+  openDatabase,
+  purgeDeleted,
+  readSettings,
+  readTakeFrames,
+  undoDelete,
+  unfinishedTakes,
+  type TakeRecord,
+} from './index.ts';
+
+let count = 0;
+beforeEach(() => openDatabase(`test-${count++}`));
+
+const record: TakeRecord = {
+  id: 'a',
+  state: 'recording',
+  kind: 'swell',
+  startedAt: 1000,
+  hornId: 'alto',
+  a4Hz: 440,
+  scale: DEFAULT_SCALE,
+  source: 'microphone',
+  eyes: 'watch',
+  sampleRateHz: 48000,
+  lengthSeconds: 0,
+  context: null,
+  dueClickSeconds: [],
+  foundClickSeconds: [],
+  analysis: null,
+  loudness: null,
+  playerNote: '',
+  recovered: false,
+  deletedAt: null,
+};
+
+it('gives back the sound of an unfinished take up to the first missing part', async () => {
+  await beginTake(record);
+  for (const index of [1, 0, 3]) await appendChunk('a', index, Float32Array.of(index, index));
+  await appendChunk('b', 0, Float32Array.of(9));
+  expect((await unfinishedTakes()).map(({ id }) => id)).toEqual(['a']);
+  expect(await loadSamples('a')).toEqual(Float32Array.of(0, 0, 1, 1));
+  expect(await listTakes()).toEqual([]);
+});
+
+it('deletes with undo for a day, then erases everything of the take', async () => {
+  await beginTake(record);
+  await appendChunk('a', 0, Float32Array.of(1));
+  await finishTake({ ...record, state: 'kept' }, new FrameTrack(4).slice(0));
+  await deleteTake('a', 5000);
+  expect(await listTakes()).toHaveLength(0);
+  await undoDelete('a');
+  expect(await listTakes()).toHaveLength(1);
+  await deleteTake('a', 5000);
+  await purgeDeleted(5000 + 23 * 3600_000);
+  expect(await database().chunks.count()).toBe(1);
+  await purgeDeleted(5000 + 25 * 3600_000);
+  expect(await database().chunks.count()).toBe(0);
+  expect(await readTakeFrames('a')).toBeNull();
+});
+
+it('reads damaged settings as their defaults, field by field', async () => {
+  await changeSettings({ hornId: 'tenor', a4Hz: 442 });
+  await database().settings.update('settings', { a4Hz: 9000 as number, theme: 'neon' as 'stage' });
+  expect(await readSettings()).toEqual({ ...DEFAULT_SETTINGS, hornId: 'tenor' });
+});

@@ -1,0 +1,95 @@
+import { columnValue, findClicks, type FrameTrack } from '@inner-hum/core/hearing';
+import { analyseTake, type TakeContext } from '@inner-hum/core/judge';
+import { percentile } from '@inner-hum/core/stats';
+import type { TakeRecord } from '../storage/index.ts';
+import type { FreeRequest, InputSource } from './protocol.ts';
+
+/** How far from its due time a click may be found: what latency calibration leaves, or all of it without one. */
+const SLACK_SECONDS = 0.25;
+
+/** What is known of a take when it begins. */
+export interface TakeSetting {
+  takeId: string;
+  context: TakeContext;
+  source: InputSource;
+  eyes: 'watch' | 'blind';
+  sampleRateHz: number;
+  startedAt: number;
+  playerNote: string;
+}
+
+/** What every record begins with. */
+const UNJUDGED = {
+  dueClickSeconds: [],
+  foundClickSeconds: [],
+  analysis: null,
+  loudness: null,
+  recovered: false,
+  deletedAt: null,
+} satisfies Partial<TakeRecord>;
+
+/** A take's record before anything is known but how it will be judged. */
+export function newTakeRecord(setting: TakeSetting): TakeRecord {
+  const { takeId, context, source, eyes, sampleRateHz, startedAt, playerNote } = setting;
+  return {
+    ...structuredClone(UNJUDGED),
+    id: takeId,
+    state: 'recording',
+    kind: 'swell',
+    startedAt,
+    hornId: context.hornId,
+    a4Hz: context.a4Hz,
+    scale: context.scale,
+    source,
+    eyes,
+    sampleRateHz,
+    lengthSeconds: 0,
+    context,
+    playerNote,
+  };
+}
+
+/** Judges a finished sound and completes its record; analysis null where no tone was heard. */
+export function judgeRecord(record: TakeRecord, samples: Float32Array, track: FrameTrack): TakeRecord {
+  const foundClickSeconds = findClicks(
+    samples,
+    record.sampleRateHz,
+    record.dueClickSeconds,
+    SLACK_SECONDS,
+  ).map(({ timeSeconds }) => timeSeconds);
+  const analysis = record.context ? analyseTake(track, record.context, foundClickSeconds) : null;
+  const levels: number[] = [];
+  for (let i = 0; i < track.count; i++)
+    if (columnValue(track.columns.f0Hz, i) !== null) levels.push(track.columns.levelDb[i]);
+  const softDb = percentile(levels, 5);
+  const loudDb = percentile(levels, 95);
+  return {
+    ...record,
+    state: 'kept',
+    lengthSeconds: samples.length / record.sampleRateHz,
+    foundClickSeconds,
+    analysis,
+    loudness: analysis && softDb !== null && loudDb !== null ? { softDb, loudDb } : null,
+  };
+}
+
+/** The record of free playing, kept as it is: it ends now and was `sampleCount` long. */
+export function newFreeRecord(request: FreeRequest, sampleRateHz: number, sampleCount: number): TakeRecord {
+  const lengthSeconds = sampleCount / sampleRateHz;
+  return {
+    ...structuredClone(UNJUDGED),
+    id: crypto.randomUUID(),
+    state: 'kept',
+    kind: 'free',
+    startedAt: Math.round(Date.now() - 1000 * lengthSeconds),
+    hornId: request.hornId,
+    a4Hz: request.a4Hz,
+    scale: request.scale,
+    source: request.source,
+    eyes: 'watch',
+    sampleRateHz,
+    lengthSeconds,
+    context: null,
+    playerNote: '',
+  };
+}
