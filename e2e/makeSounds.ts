@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { encodeWav } from '@inner-hum/core/formats';
-import { playFaultySwell, SOUNDS } from './faultySwell.ts';
+import { playFaultySwell, playSoftAndLoud, SOUNDS } from './sounds.ts';
 
 /** Writes what the fake microphones of the journeys will play. */
 export default function makeSounds(): void {
@@ -11,4 +11,5 @@ export default function makeSounds(): void {
     SOUNDS.silence,
     encodeWav({ sampleRateHz: 48000, samples: new Float32Array(48000 * 60) }, '16'),
   );
+  writeFileSync(SOUNDS.softAndLoud, encodeWav({ sampleRateHz: 48000, samples: playSoftAndLoud() }, '16'));
 }

@@ -1,5 +1,5 @@
 import { expect, firstVisit, microphonePlaying, test } from '../browser.ts';
-import { SOUNDS } from '../faultySwell.ts';
+import { SOUNDS } from '../sounds.ts';
 
 test.use({ launchOptions: microphonePlaying(SOUNDS.silence) });
 

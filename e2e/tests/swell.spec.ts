@@ -1,4 +1,4 @@
-import { playFaultySwell, SOUNDS } from '../faultySwell.ts';
+import { playFaultySwell, SOUNDS } from '../sounds.ts';
 import { expect, figure, firstVisit, inPhase, microphonePlaying, test } from '../browser.ts';
 
 test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell) });

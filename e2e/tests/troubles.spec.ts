@@ -1,5 +1,5 @@
 import { expect, firstVisit, inPhase, microphonePlaying, test } from '../browser.ts';
-import { SOUNDS } from '../faultySwell.ts';
+import { SOUNDS } from '../sounds.ts';
 
 test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell) });
 

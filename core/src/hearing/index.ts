@@ -4,4 +4,5 @@ export { FrameTrack, FRAME_SECONDS, columnValue, type FrameColumns } from './fra
 export { createListener, type Listener, type ListenerConfig } from './listener.ts';
 export { listenTo } from './listenTo.ts';
 export { CLICK_SECONDS, renderClick } from './clickShape.ts';
+export { findHoles, type ForeignSpan } from './holes.ts';
 export { findClicks, type FoundClick } from './clickFinder.ts';

@@ -7,7 +7,7 @@ import {
   type Exercise,
   type NoteItem,
 } from '../exercise/index.ts';
-import { CLICK_SECONDS, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
 import { frequencyHz, hornById, regularTube, toSounding, type HornId } from '../horn/index.ts';
 import { dropOuts, findGaps, findSlips, findToneSpan } from '../tone/index.ts';
 import { measureHold } from './hold.ts';
@@ -65,20 +65,20 @@ function swellShape({ dynamics }: NoteItem): 'growFade' | 'grow' | 'fade' | 'ste
 }
 
 /**
- * Judges a finished take of one note. `clickSeconds` are the metronome clicks found in its sound: what they
- * touch is not measured. Returns null where no tone was heard.
+ * Judges a finished take of one note. `foreign` are the metronome clicks and holes found in its sound: what
+ * they touch is not measured. Returns null where no tone was heard.
  */
 export function analyseTake(
   track: FrameTrack,
   context: TakeContext,
-  clickSeconds: readonly number[],
+  foreign: readonly ForeignSpan[],
 ): TakeAnalysis | null {
   const { exercise, hornId, a4Hz, scale } = context;
   const note = exercise.items[0];
   const span = findToneSpan(track, context.roomFloorDb);
   if (span === null) return null;
   const target = pitchTarget(note, hornId, a4Hz);
-  const masked = dropOuts(track.count, clickSeconds, CLICK_SECONDS);
+  const masked = dropOuts(track.count, foreign);
   const secondsPerBeat = beatSeconds(exercise);
   const onsetSeconds = span.first * FRAME_SECONDS;
   const beatZeroSeconds = context.beatZeroSeconds ?? onsetSeconds;

@@ -1,4 +1,4 @@
-import { columnValue, findClicks, type FrameTrack } from '@inner-hum/core/hearing';
+import { CLICK_SECONDS, columnValue, findClicks, findHoles, type FrameTrack } from '@inner-hum/core/hearing';
 import { analyseTake, type TakeContext } from '@inner-hum/core/judge';
 import { percentile } from '@inner-hum/core/stats';
 import type { TakeRecord } from '../storage/index.ts';
@@ -57,7 +57,11 @@ export function judgeRecord(record: TakeRecord, samples: Float32Array, track: Fr
     record.dueClickSeconds,
     SLACK_SECONDS,
   ).map(({ timeSeconds }) => timeSeconds);
-  const analysis = record.context ? analyseTake(track, record.context, foundClickSeconds) : null;
+  const foreign = [
+    ...findHoles(samples, record.sampleRateHz),
+    ...foundClickSeconds.map((timeSeconds) => ({ timeSeconds, lengthSeconds: CLICK_SECONDS })),
+  ];
+  const analysis = record.context ? analyseTake(track, record.context, foreign) : null;
   const levels: number[] = [];
   for (let i = 0; i < track.count; i++)
     if (columnValue(track.columns.f0Hz, i) !== null) levels.push(track.columns.levelDb[i]);

@@ -32,7 +32,7 @@ export function CalibrateView(props: CalibrateViewProps) {
       <Troubles onRetry={props.onRetry} onStandIn={props.onStandIn} />
       {step === null && <Box fontSize="medium">{t('calibrate.intro')}</Box>}
       {current && (
-        <Box role="status" aria-live="polite">
+        <Box role="status" aria-live="polite" mt="5">
           <Heading as="h2" fontFamily="heading" fontSize="display" lineHeight="1.15">
             {t(`calibrate.${current}`, { note })}
           </Heading>

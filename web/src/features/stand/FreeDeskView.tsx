@@ -47,15 +47,17 @@ export function FreeDeskView(props: FreeDeskViewProps) {
         h={{ base: 'deskNoteSmall', md: 'deskNote' }}
         wrap="nowrap"
       >
-        <Box
-          fontFamily="heading"
-          fontSize={{ base: 'note', md: 'desk' }}
-          lineHeight="1"
-          minW={shown === null ? undefined : { base: 'field', md: 'deskName' }}
-          data-testid="heard-note"
-        >
-          {shown !== null && <NoteGlyph midi={shown} naming={settings.naming} octave />}
-        </Box>
+        {shown !== null && (
+          <Box
+            fontFamily="heading"
+            fontSize={{ base: 'note', md: 'desk' }}
+            lineHeight="1"
+            minW={{ base: 'field', md: 'deskName' }}
+            data-testid="heard-note"
+          >
+            <NoteGlyph midi={shown} naming={settings.naming} octave />
+          </Box>
+        )}
         {heard && side ? (
           <Box>
             <Box
@@ -70,7 +72,7 @@ export function FreeDeskView(props: FreeDeskViewProps) {
             </Box>
           </Box>
         ) : (
-          <Box color="muted" fontSize={{ base: 'medium', md: 'large' }} maxW="prose">
+          <Box color="muted" fontFamily="heading" fontSize={{ base: 'title', md: 'next' }} lineHeight="1.2">
             {t(phase === 'free' ? 'free.silent' : phase === 'opening' ? 'free.opening' : 'free.off')}
           </Box>
         )}

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { SWELL_SHAPES, type SwellRequest } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
-import { useTranslation } from 'react-i18next';
-import { ActionButton, Choice, Key, NoteGlyph, noteText, NumberField } from '../../ui/index.ts';
+import { Trans, useTranslation } from 'react-i18next';
+import { ActionButton, Choice, Key, NoteGlyph, NumberField } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { HairpinIcon } from './HairpinIcon.tsx';
 import type { StandPhase } from './standSlice.ts';
@@ -31,8 +31,11 @@ export function SwellControls({ request, settings, phase, onChange, onPrimary }:
             {t(phase === 'off' ? 'swell.open' : standIn ? 'swell.standInPlays' : 'swell.countIn')}
           </ActionButton>
         ) : (
-          <Box fontFamily="heading" fontSize="large">
-            {t('swell.playToBegin', { note: noteText(request.note, settings.naming) })}
+          <Box fontFamily="heading" fontSize={{ base: 'title', md: 'display' }} lineHeight="1.2">
+            <Trans
+              i18nKey="swell.playToBegin"
+              components={{ note: <NoteGlyph midi={request.note} naming={settings.naming} /> }}
+            />
           </Box>
         )}
         {(standIn || request.start === 'countIn') && <Key>space</Key>}

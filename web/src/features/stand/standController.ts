@@ -1,4 +1,4 @@
-import { lengthBeats, secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
+import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { transfer } from 'comlink';
 import type { AppDispatch } from '../../app/store.ts';
@@ -32,7 +32,6 @@ export interface StandController {
   readonly metronome: Metronome;
   /** Opens the input the player chose; true when sound flows. */
   open(setup: StandSetup): Promise<boolean>;
-  close(): Promise<void>;
   /** The desk as tuner and metronome. */
   goFree(setup: StandSetup): Promise<void>;
   /** Leaves an exercise: a running take ends and is kept, sounds stop, the input stays open. */
@@ -212,13 +211,6 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
     get unsavedFile() {
       return unsavedFile;
     },
-    async close() {
-      metronome.stop();
-      desk.closeInput();
-      openSource = null;
-      await client.remote.detach();
-      dispatch(phaseChanged('off'));
-    },
     async goFree(next) {
       exercise = null;
       metronome.stop();
@@ -316,9 +308,4 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
       startPulse(next - passed * (60 / tempoBpm));
     },
   };
-}
-
-/** Length of an exercise in seconds. */
-export function exerciseSeconds(exercise: Exercise): number {
-  return lengthBeats(exercise) * secondsPerBeat(exercise);
 }
