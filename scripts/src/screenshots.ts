@@ -1,0 +1,112 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+
+// One current picture of each main view, from the demo data, into docs/screenshots.
+const root = join(import.meta.dirname, '../..');
+const folder = join(root, 'docs/screenshots');
+const PORT = 4185;
+
+const server = spawn(process.execPath, ['--import', 'tsx', join(root, 'server/src/main.ts'), '--demo'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise<void>((resolve) => server.stdout.once('data', () => resolve()));
+
+interface Look {
+  width: number;
+  height: number;
+  colorScheme: 'light' | 'dark';
+}
+const DESK: Look = { width: 1280, height: 800, colorScheme: 'light' };
+const STAGE: Look = { ...DESK, colorScheme: 'dark' };
+const PHONE: Look = { width: 390, height: 844, colorScheme: 'light' };
+
+/** Half a beat after beat six of eight, with the fade well begun. */
+const INTO_THE_SWELL_MS = 6300;
+
+async function inLook(
+  browser: Browser,
+  { width, height, colorScheme }: Look,
+  work: (page: Page) => Promise<void>,
+) {
+  const context = await browser.newContext({
+    viewport: { width, height },
+    colorScheme,
+    baseURL: `http://127.0.0.1:${PORT}`,
+  });
+  const page = await context.newPage();
+  await page.goto('/takes');
+  await page.getByRole('heading', { level: 1, name: 'Takes' }).waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(800);
+  await work(page);
+  await context.close();
+}
+
+async function shoot(page: Page, name: string) {
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(name);
+}
+
+async function playSwell(page: Page, search: string) {
+  await page.goto(`/stand/swell?${search}`);
+  await page.locator('[data-phase="armed"]').waitFor();
+  await page.keyboard.press('Space');
+  await page.locator('[data-phase="playing"]').waitFor();
+  await page.waitForTimeout(INTO_THE_SWELL_MS);
+}
+
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--autoplay-policy=no-user-gesture-required'],
+});
+try {
+  await inLook(browser, DESK, async (page) => {
+    await shoot(page, 'takes');
+    await page.getByRole('link', { name: /slipped/ }).click();
+    await page.getByTestId('take-ribbon').waitFor();
+    await page.waitForTimeout(500);
+    await page.getByTestId('take-ribbon').click({ position: { x: 640, y: 150 } });
+    await shoot(page, 'take');
+    await page.goto('/welcome');
+    await page.getByRole('img').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'first-visit');
+    await page.goto('/stand');
+    await page.waitForTimeout(7000);
+    await shoot(page, 'free-desk');
+    await playSwell(page, 'note=67');
+    await shoot(page, 'stand-watching');
+    await page.locator('[data-phase="ended"]').waitFor();
+    await page.waitForTimeout(300);
+    await shoot(page, 'stand-verdict');
+    await page.goto('/case');
+    await page.waitForTimeout(500);
+    await shoot(page, 'case');
+  });
+  await inLook(browser, STAGE, async (page) => {
+    await page.getByRole('link', { name: /New reed/ }).click();
+    await page.getByTestId('take-ribbon').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'take-stage');
+    await page.goto('/stand/swell?note=58');
+    await page.locator('[data-phase="armed"]').waitFor();
+    await page.keyboard.press('2');
+    await playSwell(page, 'note=58');
+    await shoot(page, 'stand-blind');
+  });
+  await inLook(browser, PHONE, async (page) => {
+    await shoot(page, 'phone-takes');
+    await playSwell(page, 'note=70');
+    await shoot(page, 'phone-stand');
+    await page.goto('/stand');
+    await page.waitForTimeout(6000);
+    await shoot(page, 'phone-free-desk');
+  });
+} finally {
+  await browser.close();
+  server.kill();
+}
