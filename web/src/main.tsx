@@ -18,7 +18,9 @@ client.onFailure(() => store.dispatch(troubleCame('workerFailed')));
 
 /** Finishes takes whose page went away while they were played, and clears what was deleted long ago. */
 async function tidyUp() {
-  for (const { id } of await unfinishedTakes()) await client.remote.recover(id);
+  for (const { id } of await unfinishedTakes())
+    // One take that cannot be read must not keep the others from coming back.
+    await client.remote.recover(id).catch(() => store.dispatch(troubleCame('storageRefused')));
   await purgeDeleted(Date.now());
   await navigator.storage?.persist?.();
 }

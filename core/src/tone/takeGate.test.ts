@@ -11,8 +11,15 @@ function frames(...parts: [seconds: number, f0Hz: number | null, levelDb: number
   return track;
 }
 
-function moves(track: FrameTrack, roomFloorDb: number | null): GateMove[] {
-  const gate = createTakeGate({ startHz: [233], roomFloorDb, silenceSeconds: 1, maxSeconds: 30 });
+function moves(track: FrameTrack, roomFloorDb: number | null, afterSilence = false): GateMove[] {
+  const gate = createTakeGate({
+    startHz: [233],
+    roomFloorDb,
+    silenceSeconds: 1,
+    maxSeconds: 30,
+    patienceSeconds: 9,
+    afterSilence,
+  });
   return Array.from({ length: track.count }, (_, i) => gate.look(track, i)).filter((move) => move !== null);
 }
 
@@ -30,6 +37,11 @@ it('starts with the note, not with another one or with hum under the floor, and 
     { type: 'start', startFrame: 355 },
     { type: 'end', frame: 654 },
   ]);
+});
+
+it('does not take the rest of the last note for a new one', () => {
+  const track = frames([2, 233, -30], [0.4, null, -70], [1, 233, -30]);
+  expect(moves(track, -70, true)).toEqual([{ type: 'start', startFrame: 240 }]);
 });
 
 it('finds its own floor in a room that was never measured', () => {

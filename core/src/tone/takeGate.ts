@@ -8,8 +8,11 @@ export interface TakeGateConfig {
   roomFloorDb: number | null;
   /** Silence after which the take is over. */
   silenceSeconds: number;
-  /** Length after which the take ends in any case. */
+  /** Length after which the take ends in any case, and after which it ends if no tone came at all. */
   maxSeconds: number;
+  patienceSeconds: number;
+  /** A note still sounding from before must end first: it belongs to the last take. */
+  afterSilence: boolean;
 }
 
 /** `startFrame` is where the tone began; the end is told once the silence has lasted. */
@@ -23,6 +26,7 @@ export interface TakeGate {
   open(frame: number): void;
 }
 
+const PAUSE_FRAMES = Math.round(0.3 / FRAME_SECONDS);
 const START_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 const START_WITHIN_CENTS = 120;
 const ABOVE_FLOOR_DB = 6;
@@ -39,6 +43,7 @@ export function createTakeGate(config: TakeGateConfig): TakeGate {
   let toneHeard = false;
   let ended = false;
   let silent = 0;
+  let paused = !config.afterSilence;
   let quietestDb = Infinity;
   let average = -60;
 
@@ -64,7 +69,9 @@ export function createTakeGate(config: TakeGateConfig): TakeGate {
       const tone = isTone(track, index);
       run = !tone ? 0 : run > 0 && continues(track, index) ? run + 1 : 1;
       if (opened === null) {
-        if (run < START_FRAMES || !isStartPitch(track.columns.f0Hz[index])) return null;
+        silent = tone ? 0 : silent + 1;
+        paused ||= silent >= PAUSE_FRAMES;
+        if (!paused || run < START_FRAMES || !isStartPitch(track.columns.f0Hz[index])) return null;
         opened = index - run + 1;
         toneHeard = true;
         silent = 0;
@@ -74,7 +81,8 @@ export function createTakeGate(config: TakeGateConfig): TakeGate {
       silent = tone ? 0 : silent + 1;
       const length = (index - opened) * FRAME_SECONDS;
       const quiet = toneHeard && silent * FRAME_SECONDS >= config.silenceSeconds;
-      if (ended || (!quiet && length < config.maxSeconds)) return null;
+      const late = length >= (toneHeard ? config.maxSeconds : config.patienceSeconds);
+      if (ended || (!quiet && !late)) return null;
       ended = true;
       return { type: 'end', frame: index };
     },

@@ -28,7 +28,17 @@ export function NoteGlyph({
           />
         </svg>
       )}
-      {octave && <sub style={{ fontSize: 'max(0.32em, 13px)', verticalAlign: '-0.12em' }}>{number}</sub>}
+      {octave && (
+        <sub
+          style={{
+            marginLeft: accidental === '' ? 0 : '-0.25em',
+            fontSize: 'max(0.32em, 13px)',
+            verticalAlign: '-0.12em',
+          }}
+        >
+          {number}
+        </sub>
+      )}
     </span>
   );
 }

@@ -8,7 +8,7 @@ import {
 import { markFraction, levelAtFraction, lengthBeats, secondsPerBeat } from '@inner-hum/core/exercise';
 import { pitchTarget, type TakeContext } from '@inner-hum/core/judge';
 import { createSoundWatch, createTakeGate, type TakeGate } from '@inner-hum/core/tone';
-import type { ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
+import type { ArmChange, ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
 import { SoundHistory } from './soundHistory.ts';
 import { holdTakeLock } from './takeLock.ts';
 import { createTakeRecorder, type TakeRecorder } from './takeRecorder.ts';
@@ -18,6 +18,8 @@ const PRE_ROLL_SECONDS = 0.6;
 const SILENCE_SECONDS = 1.2;
 /** A take may run this much over its written length before it ends by itself. */
 const OVERTIME_SECONDS = 20;
+/** A counted take in which no tone came ends this long after what is written. */
+const PATIENCE_SECONDS = 2;
 /** Shorter holes happen whenever sources are connected and harm nothing. */
 const LOST_SECONDS = 0.03;
 const PARTIALS_THAT_START = [1, 2, 3, 4];
@@ -31,6 +33,8 @@ interface RunningTake {
 export interface LiveSession {
   push(block: CapturedBlock): void;
   arm(request: ArmRequest): void;
+  /** Changes what the next take is armed with; a running take that is watched for a moment is no blind one. */
+  adjust(change: ArmChange): void;
   disarm(): Promise<void>;
   beginAt(beatZeroSeconds: number, leadSeconds: number): void;
   endTake(): Promise<void>;
@@ -69,13 +73,16 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     const { targetHz, tubeHz } = pitchTarget(context.exercise.items[0], context.hornId, context.a4Hz);
     return [targetHz, ...PARTIALS_THAT_START.map((partial) => partial * tubeHz)];
   };
-  const newGate = (request: ArmRequest) =>
+  const writtenSeconds = ({ context: { exercise } }: ArmRequest) =>
+    lengthBeats(exercise) * secondsPerBeat(exercise);
+  const newGate = (request: ArmRequest, afterSilence: boolean) =>
     createTakeGate({
       startHz: startHz(request),
       roomFloorDb: request.context.roomFloorDb,
       silenceSeconds: SILENCE_SECONDS,
-      maxSeconds:
-        lengthBeats(request.context.exercise) * secondsPerBeat(request.context.exercise) + OVERTIME_SECONDS,
+      maxSeconds: writtenSeconds(request) + OVERTIME_SECONDS,
+      patienceSeconds: writtenSeconds(request) + PATIENCE_SECONDS,
+      afterSilence,
     });
 
   function newSegment(startSample: number, takeId: string | null, beatZeroSeconds: number | null) {
@@ -103,7 +110,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     take = { recorder, startSample, releaseLock: holdTakeLock(takeId) };
     for (const time of dueClicks) recorder.noteDueClick(toTakeTime(time));
     newSegment(startSample, takeId, liveBeatZero);
-    gate = newGate(request);
+    gate = newGate(request, false);
     gate.open(Math.round(liveBeatZero / FRAME_SECONDS));
     const early = history.since(startSample);
     recorder.append(early);
@@ -118,7 +125,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     const ended = take;
     if (!ended) return;
     take = null;
-    gate = armed && armed.context.exercise.start === 'playToStart' ? newGate(armed) : null;
+    gate = armed && armed.context.exercise.start === 'playToStart' ? newGate(armed, true) : null;
     const heard = FrameTrack.from(track.slice(0));
     ending = ended.recorder
       .finish(heard)
@@ -187,8 +194,13 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       armed = request;
       countedStart = null;
       dueClicks = [];
-      gate = request.context.exercise.start === 'playToStart' ? newGate(request) : null;
+      gate = request.context.exercise.start === 'playToStart' ? newGate(request, false) : null;
       watch = createSoundWatch(levelAtFraction(markFraction('pp'), request.context.scale));
+    },
+    adjust({ eyes, scale }) {
+      if (!armed) return;
+      armed = { ...armed, eyes, context: { ...armed.context, scale } };
+      if (eyes === 'watch') take?.recorder.watched();
     },
     beginAt(beatZeroSeconds, leadSeconds) {
       countedStart = {

@@ -22,6 +22,12 @@ export interface ArmRequest {
   roundTripSeconds: number;
 }
 
+/** What may change between two takes without arming anew. */
+export interface ArmChange {
+  eyes: 'watch' | 'blind';
+  scale: DynamicScale;
+}
+
 export interface FreeRequest {
   hornId: HornId;
   a4Hz: number;
@@ -68,6 +74,7 @@ export interface SessionWorker {
   attach(capture: MessagePort, events: MessagePort, sampleRateHz: number): void;
   detach(): Promise<void>;
   arm(request: ArmRequest): void;
+  adjust(change: ArmChange): void;
   /** A counted take: beat 0 comes at this time of the audio clock. */
   beginAt(beatZeroSeconds: number, leadSeconds: number): void;
   disarm(): Promise<void>;

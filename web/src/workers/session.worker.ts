@@ -33,6 +33,8 @@ async function store(record: TakeRecord, samples: Float32Array<ArrayBuffer>, col
 
 const worker: SessionWorker = {
   attach(capture, events, sampleRateHz) {
+    // A take still running on another input ends with it, and is kept.
+    void session?.disarm();
     capturePort?.close();
     capturePort = capture;
     const send = (event: SessionEvent) => events.postMessage(event);
@@ -52,6 +54,7 @@ const worker: SessionWorker = {
     session = null;
   },
   arm: (request) => session?.arm(request),
+  adjust: (change) => session?.adjust(change),
   beginAt: (beatZeroSeconds, leadSeconds) => session?.beginAt(beatZeroSeconds, leadSeconds),
   async disarm() {
     await session?.disarm();

@@ -11,6 +11,8 @@ export interface TakeRecorder {
   readonly takeId: string;
   append(samples: Float32Array): void;
   noteDueClick(takeSeconds: number): void;
+  /** The player looked: from now on the take is not a blind one. */
+  watched(): void;
   /** Judges and stores the take. Null: no tone was heard, nothing is kept. */
   finish(track: FrameTrack): Promise<TakeAnalysis | null>;
 }
@@ -76,6 +78,9 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
       if (takeSeconds < -CLICK_SECONDS || record.dueClickSeconds.includes(takeSeconds)) return;
       record.dueClickSeconds.push(takeSeconds);
       write(-1, () => noteDueClicks(record.id, [...record.dueClickSeconds]));
+    },
+    watched() {
+      record.eyes = 'watch';
     },
     async finish(track) {
       if (filled > 0) close(open.slice(0, filled));

@@ -33,17 +33,16 @@ export function Component() {
   // not until the next one is armed.
   const key =
     setup &&
-    JSON.stringify([
-      exercise,
-      setup.settings.hornId,
-      setup.settings.source,
-      setup.settings.eyes,
-      setup.settings.profileId,
-    ]);
+    JSON.stringify([exercise, setup.settings.hornId, setup.settings.source, setup.settings.profileId]);
   useEffect(() => {
     if (setup) void stand.arm(setup, exercise);
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [stand, key]);
+  const adjustKey = setup && JSON.stringify([setup.settings.eyes, setup.scale]);
+  useEffect(() => {
+    if (setup) stand.adjust(setup);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [stand, adjustKey]);
   useEffect(() => () => void stand.goFreeQuietly(), [stand]);
 
   const settings = setup?.settings ?? null;

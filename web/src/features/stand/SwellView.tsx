@@ -29,7 +29,9 @@ interface SwellViewProps {
 export function SwellView(props: SwellViewProps) {
   const { setup, exercise, request, phase, take } = props;
   const { t } = useTranslation();
-  const { settings, scale } = setup;
+  const { settings } = setup;
+  // An ended take stays drawn by the scale it was judged by.
+  const scale = take?.context?.scale ?? setup.scale;
   const height = usePageHeight();
   const key = (name: keyof SettingsRecord['keys']) =>
     settings.singleKeys ? { keyName: settings.keys[name] } : {};

@@ -38,6 +38,8 @@ export interface StandController {
   goFreeQuietly(): Promise<void>;
   /** Makes an exercise ready: the note begins it, or `begin` counts in. */
   arm(setup: StandSetup, exercise: Exercise): Promise<void>;
+  /** What may change while armed: eyes, and the scale learned from the last takes. */
+  adjust(setup: StandSetup): void;
   begin(): Promise<void>;
   endTake(): Promise<void>;
   keepLastMinute(): Promise<void>;
@@ -82,6 +84,7 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
   let exercise: Exercise | null = null;
   let openSource: StandSetup['settings']['source'] | null = null;
   let sampleRateHz = 48000;
+  let opening: Promise<boolean> = Promise.resolve(false);
   let unsavedFile: Uint8Array<ArrayBuffer> | null = null;
   let seed = 1;
   const live: LiveSound = {
@@ -160,7 +163,13 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
     }
   }
 
-  async function open(next: StandSetup): Promise<boolean> {
+  /** One opening at a time: rooms follow each other faster than a microphone opens. */
+  function open(next: StandSetup): Promise<boolean> {
+    opening = opening.then(() => openNow(next));
+    return opening;
+  }
+
+  async function openNow(next: StandSetup): Promise<boolean> {
     setup = next;
     if (openSource === next.settings.source) return true;
     dispatch(phaseChanged('opening'));
@@ -262,8 +271,17 @@ export function createStandController(client: SessionClient, dispatch: AppDispat
       dispatch(phaseChanged('armed'));
       if (wanted.start === 'playToStart' && click !== 'off') startPulse(desk.now() + 0.1);
     },
+    adjust(next) {
+      if (!setup || !exercise) return;
+      setup = { ...setup, scale: next.scale, settings: { ...setup.settings, eyes: next.settings.eyes } };
+      void client.remote.adjust({ eyes: next.settings.eyes, scale: next.scale });
+    },
     async begin() {
-      if (!setup || !exercise || openSource === null) return;
+      if (!setup || !exercise) return;
+      if (openSource === null) {
+        await this.arm(setup, exercise);
+        return;
+      }
       dispatch(troublesWent(SOUND_TROUBLES));
       if (exercise.start === 'playToStart') {
         dispatch(phaseChanged('armed'));
