@@ -8,6 +8,7 @@ export default defineConfig({
     projects: [
       { test: { name: 'core', root: 'core', testTimeout, include: ['src/**/*.test.ts'] } },
       { test: { name: 'web', root: 'web', testTimeout, include: ['src/**/*.test.ts'] } },
+      { test: { name: 'cli', root: 'cli', testTimeout, include: ['src/**/*.test.ts'] } },
       { test: { name: 'server', root: 'server', testTimeout, include: ['src/**/*.test.ts'] } },
     ],
   },

@@ -30,6 +30,7 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   await firstVisit(page, 'stand-in player');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('2');
+  await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');
   await page.goto('/stand/swell?note=58&shape=fade&beats=4&tempoBpm=100&start=countIn');
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');

@@ -61,3 +61,25 @@ test('a headset microphone and processing that the browser kept are told, and do
   await expect(trouble(page, 'keptProcessing')).toBeVisible();
   await inPhase(page, 'playing').waitFor();
 });
+
+test('a tab hidden during a take is told afterwards, and the take goes on', async ({ page }) => {
+  await firstVisit(page, 'microphone');
+  await inPhase(page, 'playing').waitFor();
+  await page.evaluate(() => {
+    Object.defineProperty(document, 'hidden', { configurable: true, get: () => true });
+    document.dispatchEvent(new Event('visibilitychange'));
+  });
+  // No sentence while the note sounds.
+  await expect(trouble(page, 'hiddenTab')).toBeHidden();
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await expect(trouble(page, 'hiddenTab')).toBeVisible();
+});
+
+test('a device that comes or goes is told, and opening the microphone again goes on', async ({ page }) => {
+  await firstVisit(page, 'microphone');
+  await inPhase(page, 'armed').waitFor();
+  await page.evaluate(() => navigator.mediaDevices.dispatchEvent(new Event('devicechange')));
+  await expect(trouble(page, 'deviceChanged')).toBeVisible();
+  await page.getByRole('button', { name: 'All right' }).click();
+  await expect(trouble(page, 'deviceChanged')).toHaveCount(0);
+});

@@ -16,7 +16,8 @@ export function KeyFields({ settings, onChange }: KeyFieldsProps) {
   const { t } = useTranslation();
   const [trouble, setTrouble] = useState<string | null>(null);
   function change(name: keyof StandKeys, text: string) {
-    const key = text.trim().toLowerCase().slice(-1);
+    // The field shows the old key; what was typed beside it is the new one.
+    const key = text.toLowerCase().replace(settings.keys[name], '').trim();
     if (!/^[a-z0-9]$/.test(key)) {
       setTrouble(t('case.keyUnusable'));
       return;

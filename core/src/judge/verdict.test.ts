@@ -1,0 +1,76 @@
+import { expect, it } from 'vitest';
+import type { SwellMeasures } from './measures.ts';
+import { TOLERANCES } from './tolerances.ts';
+import { reachVerdict } from './verdict.ts';
+import type { TakeEvent } from './analyseTake.ts';
+
+const good: SwellMeasures = {
+  centsMean: 1,
+  centsSpread: 4,
+  softEndCents: 6,
+  loudEndCents: -4,
+  bendWithLevel: { centsPer10Db: -5, r2: 0.9 },
+  dynamicSpanDb: 20,
+  swellErrorDb: 0.8,
+  levelOffsetDb: 0,
+  stairs: { count: 0, worstDb: null },
+  wrongWayPercent: 0,
+  peakOffsetBeats: 0.1,
+  holdSeconds: 8,
+  holdBeats: 8,
+  holdCause: 'completed',
+};
+
+function verdict(
+  change: Partial<SwellMeasures> = {},
+  events: TakeEvent[] = [],
+  more: { shape?: 'growFade' | 'steady'; level?: 'usual' | 'strict'; endSeconds?: number } = {},
+) {
+  const { shape = 'growFade', level = 'usual', endSeconds = 8.5 } = more;
+  return reachVerdict({
+    measures: { ...good, ...change },
+    events: [{ type: 'toneOnset', timeSeconds: 0.5 }, ...events, { type: 'end', timeSeconds: endSeconds }],
+    onsetSeconds: 0.5,
+    shape,
+    tolerance: TOLERANCES[level],
+    writtenSeconds: 8,
+  });
+}
+const kinds = (...of: Parameters<typeof verdict>) => verdict(...of).findings.map(({ kind }) => kind);
+
+it('says what a good swell was, by its figures and its band', () => {
+  expect(verdict()).toEqual({
+    findings: [{ kind: 'even', errorDb: 0.8, spreadCents: 4 }],
+    advice: 'addABeat',
+    band: { pitchCents: 10, swellErrorDb: 2.5 },
+  });
+});
+
+it('judges the same take more strictly by a stricter band', () => {
+  expect(kinds({}, [], { level: 'strict' })).toEqual(['softEnd']);
+  expect(kinds({ swellErrorDb: 2 }, [], { level: 'strict' })).toEqual(['softEnd', 'swellError']);
+});
+
+it('puts a torn tone before a stair, a stair before pitch, and says two things at most', () => {
+  const jump: TakeEvent = { type: 'jump', timeSeconds: 6.5, lengthSeconds: 0.4, from: 1, to: 2 };
+  const stair: TakeEvent = { type: 'stair', timeSeconds: 2, lengthSeconds: 1, stepDb: 4 };
+  const change = { loudEndCents: -18, peakOffsetBeats: 0.6, stairs: { count: 1, worstDb: 4 } };
+  expect(kinds(change, [stair, jump])).toEqual(['jump', 'stair']);
+  expect(kinds(change, [stair])).toEqual(['stair', 'loudEnd']);
+  expect(kinds(change)).toEqual(['loudEnd', 'peak']);
+  expect(verdict(change, [stair, jump]).findings[0]).toEqual({ kind: 'jump', to: 2, atSeconds: 6 });
+});
+
+it('tells a note that was broken off from one that was held', () => {
+  expect(kinds({}, [], { endSeconds: 4 })).toEqual(['short']);
+  expect(kinds({}, [], { endSeconds: 8 })).toEqual(['even']);
+});
+
+it('names the end that is farther off, and a steady tone by its middle', () => {
+  expect(kinds({ softEndCents: 22, loudEndCents: -14 })).toEqual(['softEnd']);
+  expect(kinds({ softEndCents: 12, loudEndCents: -14 })).toEqual(['loudEnd']);
+  const steady = { softEndCents: null, loudEndCents: null, peakOffsetBeats: null };
+  expect(kinds({ ...steady, centsMean: -13 }, [], { shape: 'steady' })).toEqual(['pitch']);
+  expect(kinds({ ...steady, centsSpread: 13 }, [], { shape: 'steady' })).toEqual(['wander']);
+  expect(verdict({ ...steady, swellErrorDb: 3 }, [], { shape: 'steady' }).advice).toBe('steadyAir');
+});

@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest';
+import { FrameTrack } from '../hearing/index.ts';
+import { dropOuts, findGaps, findSlips, findToneSpan, partialOf } from './index.ts';
+
+type Part = [frames: number, f0Hz: number | null, levelDb?: number, clarity?: number];
+
+function trackOf(...parts: Part[]): FrameTrack {
+  const track = new FrameTrack(4);
+  for (const [frames, f0Hz, levelDb = -30, clarity = 0.95] of parts)
+    for (let i = 0; i < frames; i++)
+      track.append(f0Hz ?? NaN, f0Hz === null ? 0.1 : clarity, levelDb, 3, -30);
+  return track;
+}
+
+describe('partials of a tube', () => {
+  it('takes what is within 60 cents of a multiple, and nothing else', () => {
+    expect([100, 203, 297, 400, 702].map((hz) => partialOf(hz, 100))).toEqual([1, 2, 3, 4, 7]);
+    expect([104, 145, 50].map((hz) => partialOf(hz, 100))).toEqual([null, null, null]);
+  });
+});
+
+describe('the span of a tone', () => {
+  it('begins with 50 ms of connected, clear pitch and ends with the last such stretch', () => {
+    const track = trackOf([20, null, -70], [3, 220], [5, null, -60], [200, 220], [4, 500], [30, null, -70]);
+    expect(findToneSpan(track, null)).toEqual({ first: 28, last: 227 });
+  });
+
+  it('is not fooled by hum under the floor, by murmur, or by pitch that leaps about', () => {
+    expect(findToneSpan(trackOf([100, 100, -66]), -65)).toBeNull();
+    expect(findToneSpan(trackOf([100, 220, -30, 0.4]), null)).toBeNull();
+    expect(
+      findToneSpan(
+        trackOf(...Array.from({ length: 50 }, (_, i): Part => [1, i % 2 === 0 ? 220 : 330])),
+        null,
+      ),
+    ).toBeNull();
+    // Hum 50 dB under the note is the room.
+    expect(findToneSpan(trackOf([100, 100, -75], [100, 220, -25], [100, 100, -75]), null)).toEqual({
+      first: 100,
+      last: 199,
+    });
+  });
+});
+
+describe('slips to another partial', () => {
+  const span = { first: 0, last: 399 };
+  const slips = (...parts: Part[]) => findSlips(trackOf(...parts), span, 220, 1);
+
+  it('tells jump from crack at 150 ms, and lets shorter than 30 ms pass', () => {
+    expect(slips([100, 220], [15, 440], [285, 220])).toEqual([
+      { type: 'jump', timeSeconds: 1, lengthSeconds: 0.15, from: 1, to: 2 },
+    ]);
+    expect(slips([100, 220], [14, 660], [286, 220])[0]).toMatchObject({ type: 'crack', to: 3 });
+    expect(slips([100, 220], [2, 440], [298, 220])).toEqual([]);
+  });
+
+  it('ends a slip with the tone, and parts one that moves on to a third partial', () => {
+    expect(slips([380, 220], [20, 440])).toHaveLength(1);
+    expect(slips([100, 220], [50, 440], [50, 660], [200, 220]).map(({ to }) => to)).toEqual([2, 3]);
+  });
+
+  it('calls no bend a slip', () => {
+    expect(slips([200, 220], [200, 232])).toEqual([]);
+  });
+});
+
+describe('gaps', () => {
+  const gaps = (...parts: Part[]) => {
+    const track = trackOf(...parts);
+    return findGaps(track, { first: 0, last: track.count - 1 });
+  };
+
+  it('sees a hole in pitch and a dip in level, with its length', () => {
+    expect(gaps([100, 220], [8, null, -60], [100, 220])).toEqual([{ timeSeconds: 1, lengthSeconds: 0.08 }]);
+    expect(gaps([100, 220], [6, 220, -40], [100, 220])).toHaveLength(1);
+    expect(gaps([100, 220], [6, 220, -35], [100, 220])).toEqual([]);
+  });
+
+  it('takes a fast fade for a fade', () => {
+    const fade = Array.from({ length: 100 }, (_, i): Part => [1, 220, -20 - i / 2]);
+    expect(gaps(...fade)).toEqual([]);
+  });
+});
+
+describe('what must not be measured', () => {
+  it('covers a foreign sound and the reach of the level window, inside the take only', () => {
+    const masked = dropOuts(100, [
+      { timeSeconds: 0.5, lengthSeconds: 0.02 },
+      { timeSeconds: -0.01, lengthSeconds: 0.02 },
+      { timeSeconds: 5, lengthSeconds: 1 },
+    ]);
+    // 0.475 to 0.545 s are frames 48 to 54; -0.035 to 0.035 are 0 to 3.
+    const frames = Array.from(masked.keys()).filter((i) => masked[i] === 1);
+    expect(frames).toEqual([0, 1, 2, 3, 48, 49, 50, 51, 52, 53, 54]);
+  });
+});

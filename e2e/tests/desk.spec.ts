@@ -1,0 +1,99 @@
+import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium() });
+
+test('habits of the Case reach the Stand: names, sounding pitch, keys and light', async ({ page }) => {
+  await firstVisit(page, 'stand-in player');
+  await page.goto('/case');
+  await page.getByRole('button', { name: 'C D E, H' }).click();
+  await page.getByRole('button', { name: 'sounding notes' }).click();
+  await page.getByRole('button', { name: 'stage', exact: true }).click();
+  await expect(page.locator('html')).toHaveClass(/dark/);
+
+  const keep = page.getByLabel('Keep the last minute');
+  await keep.press('1');
+  await expect(page.getByText('1 is already used for “Watch”.')).toBeVisible();
+  await keep.press('?');
+  await expect(page.getByText('Use one letter or figure.')).toBeVisible();
+  await keep.press('j');
+  await expect(keep).toHaveValue('j');
+
+  await page.goto('/stand');
+  // Written B4 on the alto sounds D4.
+  await expect(page.getByTestId('heard-note').getByRole('img')).toHaveAccessibleName('D 4');
+  await page.waitForTimeout(1500);
+  await page.keyboard.press('k');
+  await page.keyboard.press('j');
+  await expect(page.getByRole('link', { name: 'Kept. Look at it' })).toBeVisible();
+
+  await page.goto('/stand/swell?note=59');
+  await inPhase(page, 'armed').waitFor();
+  // German H for B: the big note, and the one in the controls.
+  await expect(page.getByRole('img', { name: 'H 3' }).first()).toBeVisible();
+
+  await page.goto('/case');
+  await page.getByRole('button', { name: 'off', exact: true }).click();
+  await expect(keep).toBeDisabled();
+  await page.goto('/stand');
+  await page.getByTestId('heard-note').waitFor();
+  await page.keyboard.press('j');
+  await page.waitForTimeout(600);
+  await expect(page.getByRole('link', { name: 'Kept. Look at it' })).toHaveCount(0);
+});
+
+test('the exercise lives in the address, and horns stop at their own lowest note', async ({ page }) => {
+  await firstVisit(page, 'stand-in player');
+  await page.goto('/stand/swell?note=59&shape=wobble&beats=8');
+  await inPhase(page, 'armed').waitFor();
+  await page.getByRole('button', { name: 'Half a step down' }).click();
+  await expect(page).toHaveURL(/note=58/);
+  await page.getByRole('button', { name: 'Half a step down' }).click();
+  await expect(page).toHaveURL(/note=58/);
+  await page.getByRole('button', { name: 'Swell, loud to soft' }).click();
+  await expect(page).toHaveURL(/shape=fade/);
+  await page.getByRole('button', { name: 'More beats' }).click();
+  await page.getByRole('button', { name: 'Faster' }).click();
+  await expect(page).toHaveURL(/beats=10&tempoBpm=63/);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Swell, loud to soft' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/\/stand$/);
+});
+
+test('eyes may change while a note sounds: the take goes on, and is no blind one', async ({ page }) => {
+  await firstVisit(page, 'stand-in player');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('2');
+  await page.goto('/stand/swell?note=67&beats=4');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor();
+  await page.keyboard.press('1');
+  await page.waitForTimeout(800);
+  await expect(inPhase(page, 'playing')).toBeVisible();
+  await inPhase(page, 'ended').waitFor({ timeout: 20_000 });
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await expect(page.getByTestId('take-ribbon')).toBeVisible();
+  await expect(page.getByText('played blind')).toHaveCount(0);
+  const held = await page.locator('[data-figure="holdSeconds"] dd').innerText();
+  expect(parseFloat(held)).toBeGreaterThan(3.5);
+});
+
+test('one key ends a take, the sounding rest starts no new one, and the next is counted in the list', async ({
+  page,
+}) => {
+  await firstVisit(page, 'stand-in player');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor();
+  await page.waitForTimeout(2000);
+  await page.keyboard.press('Space');
+  await inPhase(page, 'ended').waitFor();
+  await expect(page.getByText(/The note stopped at \d\.\d of 8\.0 s/)).toBeVisible();
+  await page.waitForTimeout(1000);
+  await expect(inPhase(page, 'ended')).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await inPhase(page, 'playing').waitFor();
+  await page.goto('/takes');
+  await expect(page.getByText(/[12] takes? kept/)).toBeVisible();
+});

@@ -1,0 +1,88 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import i18next, { type TFunction } from 'i18next';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { Finding, Verdict } from '@inner-hum/core/judge';
+import { findingText, verdictText } from '../../ui/VerdictWords.tsx';
+import en from './en.json';
+
+let t: TFunction;
+beforeAll(async () => {
+  t = await i18next.init({
+    lng: 'en',
+    resources: { en: { translation: en } },
+    interpolation: { escapeValue: false },
+  });
+});
+
+/** Every leaf of the message file as "room.key". */
+function leaves(node: object, path = ''): string[] {
+  return Object.entries(node).flatMap(([key, value]) =>
+    typeof value === 'string' ? [`${path}${key}`] : leaves(value as object, `${path}${key}.`),
+  );
+}
+
+const source = readdirSync(join(import.meta.dirname, '../..'), { recursive: true, withFileTypes: true })
+  .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name) && !entry.name.includes('.test.'))
+  .map((entry) => readFileSync(join(entry.parentPath, entry.name), 'utf8'))
+  .join('\n');
+
+describe('the message file', () => {
+  it('holds no message that nothing says', () => {
+    const unused = leaves(en).filter((key) => {
+      const plain = key.replace(/_(one|other)$/, '');
+      const parent = plain.slice(0, plain.lastIndexOf('.'));
+      const stem = plain.replace(/(Sharp|Flat)$/, '');
+      return ![`'${plain}'`, `"${plain}"`, `\`${parent}.\${`, `\`${stem}\${`].some((use) =>
+        source.includes(use),
+      );
+    });
+    expect(
+      unused.filter((key) => !key.startsWith('calibrate.') && !/^finding\.(loudEnd|softEnd|pitch)/.test(key)),
+    ).toEqual([]);
+  });
+
+  it('speaks calmly: no exclamation marks anywhere', () => {
+    const loud = leaves(en).filter((key) => String(t(key as never)).includes('!'));
+    expect(loud).toEqual([]);
+  });
+});
+
+describe('a verdict in words', () => {
+  const findings: [Finding, string][] = [
+    [{ kind: 'jump', to: 2, atSeconds: 6.04 }, 'The note slipped to partial 2 after 6.0 s.'],
+    [{ kind: 'gap', atSeconds: 3.2, lengthMs: 83 }, 'The tone broke for 80 ms at 3.2 s.'],
+    [{ kind: 'short', heldSeconds: 3.94, writtenSeconds: 8 }, 'The note stopped at 3.9 of 8.0 s.'],
+    [
+      { kind: 'stair', count: 1, worstDb: 4.61, atSeconds: 1.4 },
+      'One stair at 1.4 s: still, then 4.6 dB at once.',
+    ],
+    [
+      { kind: 'stair', count: 3, worstDb: 4, atSeconds: 1 },
+      '3 stairs, the worst of 4.0 dB; the first at 1.0 s.',
+    ],
+    [{ kind: 'peak', beats: 0.52 }, 'The loudest moment came 0.5 beats late.'],
+    [{ kind: 'peak', beats: -0.52 }, 'The loudest moment came 0.5 beats early.'],
+    [{ kind: 'loudEnd', cents: -17.6 }, '18 cents flat at the loud end.'],
+    [{ kind: 'softEnd', cents: 21 }, '21 cents sharp at the soft end.'],
+    [{ kind: 'pitch', cents: -12 }, '12 cents flat throughout.'],
+    [{ kind: 'wander', cents: 11 }, 'The pitch wandered by 11 cents either way.'],
+    [{ kind: 'swellError', db: 3.1 }, '3.1 dB off the written shape.'],
+    [
+      { kind: 'even', errorDb: 0.34, spreadCents: 1.2 },
+      'Even and unbroken: 0.3 dB off the shape, pitch within 1 cent.',
+    ],
+  ];
+  it.each(findings)('%j', (finding, text) => expect(findingText(finding, t)).toBe(text));
+
+  it('joins what stood out, weightiest first', () => {
+    const verdict: Verdict = {
+      findings: [findings[0][0], findings[7][0]],
+      advice: 'moreAirBeforeJump',
+      band: { pitchCents: 10, swellErrorDb: 2.5 },
+    };
+    expect(verdictText(verdict, t)).toBe(
+      'The note slipped to partial 2 after 6.0 s. 18 cents flat at the loud end.',
+    );
+  });
+});
