@@ -20,12 +20,12 @@ function section(kind: 'low' | 'high', cornerHz: number, q: number, sampleRateHz
 }
 
 function run({ b0, b1, b2, a1, a2 }: Coefficients): SampleFilter {
-  let s1 = 0;
-  let s2 = 0;
+  // In an array, because the engine would box numbers that a closure keeps: garbage at every sample.
+  const state = new Float64Array(2);
   return (x) => {
-    const y = b0 * x + s1;
-    s1 = b1 * x - a1 * y + s2;
-    s2 = b2 * x - a2 * y;
+    const y = b0 * x + state[0];
+    state[0] = b1 * x - a1 * y + state[1];
+    state[1] = b2 * x - a2 * y;
     return y;
   };
 }

@@ -3,7 +3,7 @@ import { IDBObjectStore } from 'fake-indexeddb';
 import { unzipSync } from 'fflate';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, type StartMode } from '@inner-hum/core/exercise';
-import { listenTo } from '@inner-hum/core/hearing';
+import { listenTo, renderClick } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { playExercise, WARM_UP } from '@inner-hum/core/standin';
 import { listTakes, loadSamples, openDatabase, readTakeFrames } from '../storage/index.ts';
@@ -109,4 +109,83 @@ it('hands the whole take over as a file when the disk is full', async () => {
   const wav = Object.entries(files).find(([name]) => name.endsWith('.wav'))?.[1];
   // 0.6 s before the tone, 2 s of it, and the silence that ended it, in 32-bit samples.
   expect((wav?.length ?? 0) / 4 / RATE).toBeGreaterThan(3.5);
+});
+
+it('finds the clicks it was told of in the sound, and leaves them out of the figures', async () => {
+  const request = armed('countIn');
+  const { samples } = playExercise({
+    ...request.context,
+    profile: { ...WARM_UP, responseMs: 0 },
+    sampleRateHz: RATE,
+    seed: 4,
+    leadSeconds: 1,
+    tailSeconds: 2,
+  });
+  const click = renderClick(RATE);
+  // Sound takes 80 ms out and in; the session knows of 60, as after a rough calibration.
+  const due = [1, 1.5, 2, 2.5, 3];
+  for (const time of due)
+    click.forEach((value, n) => (samples[Math.round((time + 0.08) * RATE) + n] += 0.3 * value));
+  const session = createLiveSession(RATE, () => undefined);
+  session.arm({ ...request, roundTripSeconds: 0.06 });
+  session.beginAt(1 - 0.06, 0.5);
+  session.noteClicks(due.slice(0, 2));
+  for (let n = 0; n < samples.length; n += 512) {
+    if (n === 512 * 100) session.noteClicks(due.slice(2));
+    session.push({ startFrame: n, samples: samples.slice(n, n + 512) });
+  }
+  await session.endTake();
+  const [take] = await listTakes();
+  const start = 1 - 0.06 - 0.5;
+  expect(take.foundClickSeconds).toHaveLength(5);
+  take.foundClickSeconds.forEach((found, i) => expect(found).toBeCloseTo(due[i] + 0.08 - start, 3));
+  expect(take.analysis?.measures.swellErrorDb).toBeLessThan(0.8);
+});
+
+it('fills what the machine was too busy to hear with silence, says so, and keeps the clock true', async () => {
+  const request = armed('playToStart');
+  const { samples, truth } = playExercise({
+    ...request.context,
+    profile: { ...WARM_UP, responseMs: 0, jumps: [{ atSeconds: 1.4, lengthSeconds: 0.3, toPartial: 2 }] },
+    sampleRateHz: RATE,
+    seed: 4,
+    leadSeconds: 1,
+    tailSeconds: 2,
+  });
+  const events: SessionEvent[] = [];
+  const session = createLiveSession(RATE, (event) => events.push(event));
+  session.arm(request);
+  for (let n = 0; n < samples.length; n += 512)
+    // 64 ms are missing, half a second into the note.
+    if (n < 1.5 * RATE || n >= 1.5 * RATE + 6 * 512)
+      session.push({ startFrame: n, samples: samples.slice(n, n + 512) });
+  await session.endTake();
+  expect(events).toContainEqual({ type: 'trouble', trouble: 'lostSound' });
+  const [take] = await listTakes();
+  const jump = take.analysis?.events.find(({ type }) => type === 'jump');
+  const onset = take.analysis?.events[0].timeSeconds ?? 0;
+  expect((jump?.timeSeconds ?? 0) - onset).toBeCloseTo(
+    truth.jumps[0].timeSeconds - truth.toneOnsetSeconds,
+    1,
+  );
+});
+
+it('keeps the newest minute with the frames it was heard as', () => {
+  const session = createLiveSession(RATE, () => undefined);
+  const { samples } = playExercise({
+    ...armed('playToStart').context,
+    profile: WARM_UP,
+    sampleRateHz: RATE,
+    seed: 4,
+    leadSeconds: 0.5,
+    tailSeconds: 0.5,
+  });
+  for (let n = 0; n < samples.length; n += 512)
+    session.push({ startFrame: 777 + n, samples: samples.slice(n, n + 512) });
+  const newest = session.newestFrames(2);
+  expect(newest.samples.length / RATE).toBeCloseTo(2, 1);
+  const again = listenTo(newest.samples, RATE);
+  // The same sound from another beginning: the same pitch, away from the cut.
+  for (let i = 30; i < 120; i++)
+    expect(Math.abs(1200 * Math.log2(again.columns.f0Hz[i] / newest.columns.f0Hz[i]))).toBeLessThan(0.5);
 });
