@@ -43,7 +43,6 @@ const forbid = (files, folders, may, prefix) =>
               ...closed.map((other) => ({
                 group: [`${prefix}${other}/**`, `../${prefix}${other}/**`],
                 message: `${folder} must not import ${other}: see ARCHITECTURE.md.`,
-                allowTypeImports: folder === 'features' && other === 'app',
               })),
               ...(folder === 'storage'
                 ? []
@@ -70,6 +69,7 @@ export default tseslint.config(
   ...forbid('web/src', webFolders, webMay, '../'),
   {
     files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': [
         'error',

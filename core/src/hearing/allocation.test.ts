@@ -10,7 +10,10 @@ it('hears minute after minute without making garbage', () => {
   const listener = createListener({ sampleRateHz: 48000 });
   const track = new FrameTrack(4096);
   // 0.1 s holds 23 whole periods of 230 Hz.
-  const block = Float32Array.from({ length: 4800 }, (_, n) => 0.1 * Math.sin((2 * Math.PI * 230 * n) / 48000));
+  const block = Float32Array.from(
+    { length: 4800 },
+    (_, n) => 0.1 * Math.sin((2 * Math.PI * 230 * n) / 48000),
+  );
   const hear = (seconds: number) => {
     for (let n = 0; n < seconds * 10; n++) listener.push(block, track);
   };

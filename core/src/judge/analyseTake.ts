@@ -16,6 +16,7 @@ import type { SwellMeasures } from './measures.ts';
 import { readNote, type PitchTarget } from './noteTrack.ts';
 import { bendWithLevel, centsAtEnd, centsOverall, dynamicSpanDb } from './pitchMeasures.ts';
 import { findStairs, peakOffsetBeats, swellError, wrongWayPercent, type Stair } from './swellMeasures.ts';
+import type { TakeEvent } from './takeEvent.ts';
 import { TOLERANCES, type ToleranceId } from './tolerances.ts';
 import { reachVerdict, type Verdict } from './verdict.ts';
 
@@ -30,14 +31,6 @@ export interface TakeContext {
   /** Beat 0 on the take's clock for a counted take; null where the first tone is beat 0. */
   beatZeroSeconds: number | null;
 }
-
-/** What happened, on the take's clock, in order of time. */
-export type TakeEvent =
-  | { type: 'toneOnset'; timeSeconds: number }
-  | { type: 'jump' | 'crack'; timeSeconds: number; lengthSeconds: number; from: number; to: number }
-  | { type: 'gap'; timeSeconds: number; lengthSeconds: number }
-  | { type: 'stair'; timeSeconds: number; lengthSeconds: number; stepDb: number }
-  | { type: 'end'; timeSeconds: number };
 
 export interface TakeAnalysis {
   beatZeroSeconds: number;

@@ -1,12 +1,7 @@
 // Judgement: frames and an exercise in, the figures of a take and its verdict out. One measure a file, each a
 // pure function. Words belong to the interface; a verdict here is a finding with its figures.
-export {
-  analyseTake,
-  pitchTarget,
-  type TakeAnalysis,
-  type TakeContext,
-  type TakeEvent,
-} from './analyseTake.ts';
+export { analyseTake, pitchTarget, type TakeAnalysis, type TakeContext } from './analyseTake.ts';
+export type { TakeEvent } from './takeEvent.ts';
 export type { SwellMeasures } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';
 export type { Verdict, Finding, Advice } from './verdict.ts';

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import type { SwellMeasures } from './measures.ts';
 import { TOLERANCES } from './tolerances.ts';
 import { reachVerdict } from './verdict.ts';
-import type { TakeEvent } from './analyseTake.ts';
+import type { TakeEvent } from './takeEvent.ts';
 
 const good: SwellMeasures = {
   centsMean: 1,

@@ -1,4 +1,4 @@
-import type { TakeEvent } from './analyseTake.ts';
+import type { TakeEvent } from './takeEvent.ts';
 import type { SwellMeasures } from './measures.ts';
 import type { Tolerance } from './tolerances.ts';
 

@@ -2,6 +2,3 @@ import { configureStore } from '@reduxjs/toolkit';
 import { standSlice } from '../features/stand/standSlice.ts';
 
 export const store = configureStore({ reducer: { stand: standSlice.reducer } });
-
-export type AppState = ReturnType<typeof store.getState>;
-export type AppDispatch = typeof store.dispatch;

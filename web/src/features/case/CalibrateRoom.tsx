@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { AppState } from '../../app/store.ts';
+import type { StandStore } from '../stand/standSlice.ts';
 import { changeSettings, readSettings, saveCalibration } from '../../storage/index.ts';
 import { useStandSetup } from '../stand/standSetup.ts';
 import { useStand } from '../stand/StandProvider.tsx';
@@ -22,7 +22,7 @@ export function Component() {
   const navigate = useNavigate();
   const setup = useStandSetup();
   const settings = useLiveQuery(readSettings);
-  const phase = useSelector((state: AppState) => state.stand.phase);
+  const phase = useSelector((state: StandStore) => state.stand.phase);
   const [step, setStep] = useState<number | null>(null);
   const [findings, setFindings] = useState<CalibrationFindings>(EMPTY_FINDINGS);
   const [fault, setFault] = useState<CalibrationFault | null>(null);

@@ -2,10 +2,9 @@ import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
-import type { AppState } from '../../app/store.ts';
 import { changeSettings } from '../../storage/index.ts';
 import { FreeDeskView } from './FreeDeskView.tsx';
-import { minuteKept } from './standSlice.ts';
+import { minuteKept, type StandStore } from './standSlice.ts';
 import { useStandSetup } from './standSetup.ts';
 import { useStand } from './StandProvider.tsx';
 import { nextClick, nextTempo } from './transport.ts';
@@ -21,7 +20,7 @@ export function Component() {
   const dispatch = useDispatch();
   const navigate = useNavigate();
   const setup = useStandSetup();
-  const { phase, keptTakeId } = useSelector((state: AppState) => state.stand);
+  const { phase, keptTakeId } = useSelector((state: StandStore) => state.stand);
   const heard = useHeardNote(setup?.settings.a4Hz ?? 440, setup?.scale ?? DEFAULT_SCALE);
   useWakeLock();
 

@@ -3,7 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { SwellRequest } from '@inner-hum/core/exercise';
-import type { AppState } from '../../app/store.ts';
+import type { StandStore } from './standSlice.ts';
 import { changeSettings, readTake } from '../../storage/index.ts';
 import { useStandSetup } from './standSetup.ts';
 import { useStand } from './StandProvider.tsx';
@@ -20,7 +20,7 @@ export function Component() {
   const navigate = useNavigate();
   const setup = useStandSetup();
   const [search] = useSearchParams();
-  const { phase, takeId } = useSelector((state: AppState) => state.stand);
+  const { phase, takeId } = useSelector((state: StandStore) => state.stand);
   const take = useLiveQuery(() => (takeId ? readTake(takeId) : null), [takeId]);
   useWakeLock();
   useHiddenTab();

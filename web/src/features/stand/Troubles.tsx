@@ -1,10 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
-import type { AppState } from '../../app/store.ts';
 import { ActionButton, downloadFile } from '../../ui/index.ts';
 import { useStand } from './StandProvider.tsx';
-import { troublesWent, type TroubleCode } from './standSlice.ts';
+import { troublesWent, type TroubleCode, type StandStore } from './standSlice.ts';
 
 interface TroublesProps {
   onRetry(): void;
@@ -42,7 +41,7 @@ export function Troubles({ onRetry, onStandIn }: TroublesProps) {
   const { t } = useTranslation();
   const dispatch = useDispatch();
   const stand = useStand();
-  const troubles = useSelector((state: AppState) => state.stand.troubles);
+  const troubles = useSelector((state: StandStore) => state.stand.troubles);
   const act = (code: TroubleCode, way: Way) => {
     if (way === 'retry') onRetry();
     if (way === 'standIn') onStandIn();

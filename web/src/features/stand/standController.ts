@@ -1,7 +1,7 @@
 import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { transfer } from 'comlink';
-import type { AppDispatch } from '../../app/store.ts';
+import type { Dispatch } from '@reduxjs/toolkit';
 import { createAudioDesk, createMetronome, type AudioDesk, type Metronome } from '../../audio/index.ts';
 import type { SessionClient, SessionEvent, StandInRequest } from '../../workers/index.ts';
 import type { StandSetup } from './standSetup.ts';
@@ -78,7 +78,7 @@ const INPUT_TROUBLES: TroubleCode[] = [
 const isHeard = (click: StandSetup['settings']['click']) => click === 'heard' || click === 'both';
 
 /** Ties input, worker, metronome and store together. One per page. */
-export function createStandController(client: SessionClient, dispatch: AppDispatch): StandController {
+export function createStandController(client: SessionClient, dispatch: Dispatch): StandController {
   const trouble = (code: TroubleCode) => dispatch(troubleCame(code));
   let setup: StandSetup | null = null;
   let exercise: Exercise | null = null;

@@ -40,6 +40,11 @@ export interface StandState {
   keptTakeId: string | null;
 }
 
+/** The part of the store that the Stand's rooms read. */
+export interface StandStore {
+  stand: StandState;
+}
+
 const initialState: StandState = { phase: 'off', troubles: [], takeId: null, keptTakeId: null };
 
 export const standSlice = createSlice({

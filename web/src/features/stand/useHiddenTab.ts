@@ -1,12 +1,11 @@
 import { useEffect } from 'react';
 import { useDispatch, useStore } from 'react-redux';
-import type { AppState } from '../../app/store.ts';
-import { troubleCame } from './standSlice.ts';
+import { troubleCame, type StandStore } from './standSlice.ts';
 
 /** Says so when the tab was hidden during a take: it goes on being recorded, but the beat may have stumbled. */
 export function useHiddenTab(): void {
   const dispatch = useDispatch();
-  const store = useStore<AppState>();
+  const store = useStore<StandStore>();
   useEffect(() => {
     const look = () => {
       const { phase } = store.getState().stand;
