@@ -7,3 +7,4 @@ export { NumberField } from './NumberField.tsx';
 export { ActionButton, ActionLink } from './ActionButton.tsx';
 export { RoomHeading } from './RoomHeading.tsx';
 export { VerdictWords, verdictText } from './VerdictWords.tsx';
+export { useNarrow } from './useNarrow.ts';

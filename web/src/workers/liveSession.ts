@@ -136,6 +136,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
             : { type: 'nothingHeard' },
         ),
       )
+      // What could not be judged stays journaled, and is found on the next visit.
+      .catch((error: unknown) => send({ type: 'workerFailed', message: String(error) }))
       .finally(ended.releaseLock);
   }
 

@@ -1,13 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { hornById, toWritten } from '@inner-hum/core/horn';
-import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField, useNarrow } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
 import { LiveTape } from './LiveTape.tsx';
 import type { StandPhase } from './standSlice.ts';
 import type { StandSetup } from './standSetup.ts';
-import { useNarrow } from './useNarrow.ts';
 import { Troubles } from './Troubles.tsx';
 import type { HeardNote } from './useHeardNote.ts';
 

@@ -76,8 +76,8 @@ export function SwellView(props: SwellViewProps) {
         </Flex>
       </Flex>
       {/* No sentences while a note sounds: what went wrong meanwhile is told after it. */}
-      <Box pt="2" hidden={busy}>
-        <Troubles onRetry={props.onRetry} onStandIn={props.onStandIn} />
+      <Box pt="2">
+        <Troubles quiet={busy} onRetry={props.onRetry} onStandIn={props.onStandIn} />
       </Box>
       <Flex
         flex="1"

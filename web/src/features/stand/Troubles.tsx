@@ -6,6 +6,8 @@ import { useStand } from './StandProvider.tsx';
 import { troublesWent, type TroubleCode, type StandStore } from './standSlice.ts';
 
 interface TroublesProps {
+  /** A note sounds: only what has stopped the listening is said. */
+  quiet?: boolean;
   onRetry(): void;
   onStandIn(): void;
 }
@@ -36,12 +38,21 @@ const WAYS: Record<TroubleCode, Way[]> = {
   workerFailed: ['reload'],
 };
 
+const STOPS_LISTENING: TroubleCode[] = [
+  'suspended',
+  'micMuted',
+  'micUnplugged',
+  'workerFailed',
+  'audioFailed',
+];
+
 /** What is wrong, in one sentence each, and the ways forward. */
-export function Troubles({ onRetry, onStandIn }: TroublesProps) {
+export function Troubles({ quiet = false, onRetry, onStandIn }: TroublesProps) {
   const { t } = useTranslation();
   const dispatch = useDispatch();
   const stand = useStand();
-  const troubles = useSelector((state: StandStore) => state.stand.troubles);
+  const all = useSelector((state: StandStore) => state.stand.troubles);
+  const troubles = quiet ? all.filter((code) => STOPS_LISTENING.includes(code)) : all;
   const act = (code: TroubleCode, way: Way) => {
     if (way === 'retry') onRetry();
     if (way === 'standIn') onStandIn();

@@ -160,6 +160,7 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
         return;
       case 'workerFailed':
         trouble('workerFailed');
+        dispatch(phaseChanged('off'));
     }
   }
 

@@ -13,7 +13,7 @@ import {
   type RibbonPalette,
 } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
-import { verdictText } from '../../ui/index.ts';
+import { useNarrow, verdictText } from '../../ui/index.ts';
 import type { TakeDrawing } from './takeInk.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
 
@@ -27,10 +27,13 @@ interface TakeRibbonProps {
 const HEIGHT = 320;
 const FOOT = 46;
 const STEP_SECONDS = 0.05;
+/** Room for "40 sharp" right of the drawing. */
+const LABEL_MARGIN = 84;
 
 /** The ribbon of one take with its cursor: pointer, arrow keys and sound all move the same line. */
 export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbonProps) {
   const { t } = useTranslation();
+  const narrow = useNarrow();
   const [layout, setLayout] = useState<RibbonLayout | null>(null);
   const { analysis, context } = take;
   const strayLabel = useCallback((partial: number) => t('ribbon.partial', { partial }), [t]);
@@ -41,9 +44,9 @@ export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbo
         ctx,
         at,
         palette,
-        at.width < 520 ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT },
+        narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT },
       ),
-    [t],
+    [t, narrow],
   );
   const paintOver = useCallback(
     (ctx: CanvasRenderingContext2D, at: RibbonLayout, palette: RibbonPalette) => {
@@ -115,7 +118,7 @@ export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbo
         toSeconds={toSeconds}
         partial={drawing.partial}
         height={HEIGHT + FOOT}
-        marginRight={84}
+        marginRight={narrow ? 8 : LABEL_MARGIN}
         strayLabel={strayLabel}
         paintUnder={paintUnder}
         paintOver={paintOver}

@@ -1,0 +1,25 @@
+import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium(), viewport: { width: 390, height: 844 }, hasTouch: true });
+
+test('a phone on the stand: first swell by touch, verdict, closer look, and back by the places below', async ({
+  page,
+}) => {
+  await firstVisit(page, 'stand-in player');
+  await inPhase(page, 'armed').waitFor();
+  await page.getByRole('button', { name: 'Let the stand-in play' }).tap();
+  await inPhase(page, 'playing').waitFor();
+  // Note, ribbon and beat are on the screen together while the note sounds.
+  const note = await page.getByRole('img', { name: 'G 4' }).first().boundingBox();
+  const drawing = await page.getByRole('img', { name: /the written shape/ }).boundingBox();
+  expect(note?.height).toBeGreaterThanOrEqual(120);
+  expect((drawing?.y ?? 0) + (drawing?.height ?? 9999)).toBeLessThan(844);
+  await inPhase(page, 'ended').waitFor({ timeout: 25_000 });
+  await page.getByRole('link', { name: 'Look closer' }).tap();
+  await page.getByTestId('take-ribbon').tap({ position: { x: 180, y: 150 } });
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /cents? (sharp|flat)/);
+  await page.getByRole('link', { name: 'Stand' }).tap();
+  await expect(page).toHaveURL(/\/stand$/);
+  await page.getByRole('link', { name: 'Takes' }).tap();
+  await expect(page.getByText('1 take kept')).toBeVisible();
+});
