@@ -45,6 +45,14 @@ test('a swell with known faults goes from the microphone to a kept take that nam
   await expect(page.getByTestId('take-ribbon')).toBeVisible();
   await page.reload();
 
+  const shown = Object.fromEntries(
+    await Promise.all(
+      ['loudEndCents', 'softEndCents', 'dynamicSpanDb', 'swellErrorDb', 'peakOffset', 'stairs'].map(
+        async (name) => [name, await page.locator(`[data-figure="${name}"] dd`).innerText()] as const,
+      ),
+    ),
+  );
+  console.log('truth', truth, 'shown', shown);
   expect(Math.abs((await figure(page, 'loudEndCents')) - 18)).toBeLessThanOrEqual(2);
   await expect(page.locator('[data-figure="loudEndCents"]')).toContainText('flat');
   expect(Math.abs((await figure(page, 'softEndCents')) - Math.abs(truth.softEnd))).toBeLessThanOrEqual(2);

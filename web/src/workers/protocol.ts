@@ -1,7 +1,7 @@
 import type { TakeContext, TakeAnalysis } from '@inner-hum/core/judge';
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { StandInProfile } from '@inner-hum/core/standin';
-import type { DynamicScale, Exercise } from '@inner-hum/core/exercise';
+import type { ExerciseRequest } from '@inner-hum/core/standin';
+import type { DynamicScale } from '@inner-hum/core/exercise';
 import type { SoundTrouble } from '@inner-hum/core/tone';
 import type { HornId } from '@inner-hum/core/horn';
 
@@ -50,15 +50,8 @@ export type SessionEvent =
   | { type: 'takeUnsaved'; takeId: string; file: Uint8Array<ArrayBuffer> }
   | { type: 'workerFailed'; message: string };
 
-export interface StandInRequest {
-  exercise: Exercise;
-  hornId: HornId;
-  a4Hz: number;
-  scale: DynamicScale;
-  profile: StandInProfile;
-  sampleRateHz: number;
-  seed: number;
-}
+/** What the stand-in is to play; silence around it is the worker's. */
+export type StandInRequest = Omit<ExerciseRequest, 'leadSeconds' | 'tailSeconds'>;
 
 /** A stand-in performance to be kept as a take, by the same path as a played one. */
 export interface KeepRequest {

@@ -7,8 +7,9 @@ import { FreeDeskView } from './FreeDeskView.tsx';
 import { minuteKept, type StandStore } from './standSlice.ts';
 import { useStandSetup } from './standSetup.ts';
 import { useStand } from './StandProvider.tsx';
-import { nextClick, nextTempo } from './transport.ts';
+import { nextTempo } from './transport.ts';
 import { useHeardNote } from './useHeardNote.ts';
+import { useClick } from './useClick.ts';
 import { useStandKeys } from './useStandKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
@@ -40,17 +41,14 @@ export function Component() {
   );
 
   const settings = setup?.settings ?? null;
-  const setClick = (click: 'heard' | 'seen' | 'both' | 'off') => {
-    stand.setClick(click);
-    void changeSettings({ click });
-  };
+  const { setClick, cycle } = useClick(settings);
   const setTempo = (tempoBpm: number) => {
     stand.setTempo(tempoBpm);
     void changeSettings({ tempoBpm });
   };
   useStandKeys(settings, {
     start: () => void navigate('/stand/swell'),
-    click: () => settings && setClick(nextClick(settings.click)),
+    click: cycle,
     keep: () => void stand.keepLastMinute(),
   });
 

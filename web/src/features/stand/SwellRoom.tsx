@@ -9,8 +9,8 @@ import { useStandSetup } from './standSetup.ts';
 import { useStand } from './StandProvider.tsx';
 import { readSwell, swellExercise, swellSearch } from './swellRequest.ts';
 import { SwellView } from './SwellView.tsx';
-import { nextClick } from './transport.ts';
 import { useHiddenTab } from './useHiddenTab.ts';
+import { useClick } from './useClick.ts';
 import { useStandKeys } from './useStandKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 
@@ -54,17 +54,14 @@ export function Component() {
       if (setup) void stand.arm(setup, exercise);
     } else if (phase === 'armed' || phase === 'ended') void stand.begin();
   };
-  const setClick = (click: 'heard' | 'seen' | 'both' | 'off') => {
-    stand.setClick(click);
-    void changeSettings({ click });
-  };
+  const { setClick, cycle } = useClick(settings);
   useStandKeys(settings, {
     start: primary,
     again: () => void stand.begin(),
     leave: () => void navigate('/stand'),
     watch: () => void changeSettings({ eyes: 'watch' }),
     blind: () => void changeSettings({ eyes: 'blind' }),
-    click: () => settings && setClick(nextClick(settings.click)),
+    click: cycle,
   });
 
   if (!setup) return null;

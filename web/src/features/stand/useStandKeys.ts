@@ -1,7 +1,7 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { SettingsRecord, StandKeys } from '../../storage/index.ts';
 
-export interface StandActions extends Partial<Record<keyof StandKeys, () => void>> {
+export interface StandActions extends Partial<Record<keyof StandKeys, () => unknown>> {
   start?: () => void;
   again?: () => void;
   leave?: () => void;
@@ -19,7 +19,7 @@ function belongsToControl({ key, target }: KeyboardEvent): boolean {
  * the left one plays again. Single keys are the player's own and can be switched off.
  */
 export function useStandKeys(settings: SettingsRecord | null, actions: StandActions): void {
-  const run = (action: (() => void) | undefined) => (event: KeyboardEvent) => {
+  const run = (action: (() => unknown) | undefined) => (event: KeyboardEvent) => {
     if (!action || belongsToControl(event)) return;
     event.preventDefault();
     action();
