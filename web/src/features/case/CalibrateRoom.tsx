@@ -110,7 +110,10 @@ export function Component() {
         setFault(null);
         setStep((now) => Math.min(STEPS.length, (now ?? 0) + 1));
       }}
-      onRetry={() => void begin()}
+      onRetry={() => {
+        stand.forgetInput();
+        void begin();
+      }}
       onStandIn={() => void changeSettings({ source: 'standIn' }).then(() => navigate('/stand'))}
     />
   );

@@ -59,7 +59,10 @@ export function Component() {
       phase={phase}
       heard={heard}
       keptTakeId={keptTakeId}
-      onRetry={() => void stand.goFree(setup)}
+      onRetry={() => {
+        stand.forgetInput();
+        void stand.goFree(setup);
+      }}
       onSource={(source) => void changeSettings({ source })}
       onClick={setClick}
       onTempo={(step) => setTempo(nextTempo(setup.settings.tempoBpm, step))}

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { SWELL_SHAPES, type SwellRequest } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { Trans, useTranslation } from 'react-i18next';
-import { ActionButton, Choice, Key, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { HairpinIcon } from './HairpinIcon.tsx';
 import type { StandPhase } from './standSlice.ts';
@@ -12,12 +12,21 @@ interface SwellControlsProps {
   request: SwellRequest;
   settings: SettingsRecord;
   phase: StandPhase;
+  /** Calibration was never made here: it is offered, quietly. */
+  offerCalibration: boolean;
   onChange(change: Partial<SwellRequest>): void;
   onPrimary(): void;
 }
 
 /** What to play: note, shape, beats, tempo and how it starts. All of it can be left as it is. */
-export function SwellControls({ request, settings, phase, onChange, onPrimary }: SwellControlsProps) {
+export function SwellControls({
+  request,
+  settings,
+  phase,
+  offerCalibration,
+  onChange,
+  onPrimary,
+}: SwellControlsProps) {
   const { t } = useTranslation();
   const horn = hornById(settings.hornId);
   const standIn = settings.source === 'standIn';
@@ -39,6 +48,11 @@ export function SwellControls({ request, settings, phase, onChange, onPrimary }:
           </Box>
         )}
         {(standIn || request.start === 'countIn') && <Key>space</Key>}
+        {offerCalibration && (
+          <ActionLink look="plain" to="/case/calibrate">
+            {t('swell.calibrate')}
+          </ActionLink>
+        )}
       </Flex>
       <Flex columnGap={{ base: '5', md: '7' }} rowGap="3" wrap="wrap" alignItems="flex-start">
         <NumberField

@@ -74,7 +74,11 @@ export function Component() {
       take={phase === 'ended' ? (take ?? null) : null}
       onChange={go}
       onPrimary={primary}
-      onRetry={() => void stand.arm(setup, exercise)}
+      onChangeIt={() => void stand.arm(setup, exercise)}
+      onRetry={() => {
+        stand.forgetInput();
+        void stand.arm(setup, exercise);
+      }}
       onStandIn={() => void changeSettings({ source: 'standIn' })}
       onEyes={(eyes) => void changeSettings({ eyes })}
       onClick={setClick}

@@ -20,6 +20,8 @@ interface SwellViewProps {
   take: TakeRecord | null;
   onChange(change: Partial<SwellRequest>): void;
   onPrimary(): void;
+  /** Back from the verdict to the choice of what to play. */
+  onChangeIt(): void;
   onRetry(): void;
   onStandIn(): void;
   onEyes(eyes: SettingsRecord['eyes']): void;
@@ -124,7 +126,7 @@ export function SwellView(props: SwellViewProps) {
               <ActionButton onClick={props.onPrimary}>
                 {t('swell.again')} <Key>←</Key>
               </ActionButton>
-              <ActionButton onClick={props.onRetry}>{t('swell.change')}</ActionButton>
+              <ActionButton onClick={props.onChangeIt}>{t('swell.change')}</ActionButton>
               <ActionLink look="plain" to={`/takes/${take.id}`}>
                 {t('swell.closer')}
               </ActionLink>
@@ -135,6 +137,7 @@ export function SwellView(props: SwellViewProps) {
             request={request}
             settings={settings}
             phase={phase}
+            offerCalibration={!setup.calibrated}
             onChange={props.onChange}
             onPrimary={props.onPrimary}
           />

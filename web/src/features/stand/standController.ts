@@ -30,8 +30,8 @@ export interface StandController {
   readonly live: LiveSound;
   readonly desk: AudioDesk;
   readonly metronome: Metronome;
-  /** Opens the input the player chose; true when sound flows. */
-  open(setup: StandSetup): Promise<boolean>;
+  /** The next opening asks the browser for the input anew. */
+  forgetInput(): void;
   /** The desk as tuner and metronome. */
   goFree(setup: StandSetup): Promise<void>;
   /** Leaves an exercise: a running take ends and is kept, sounds stop, the input stays open. */
@@ -137,6 +137,8 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
         live.track.appendColumns(event.columns);
         return;
       case 'takeEnded':
+        // A take that was left - another room, another exercise - is kept, but is no news here.
+        if (event.takeId !== live.takeId) return;
         metronome.stop();
         desk.stopStandIn();
         live.takeFrames = live.track.count;
@@ -197,11 +199,12 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
     return true;
   }
 
-  async function playStandIn(at: (responseSeconds: number) => number) {
-    if (!setup || !exercise) return;
+  /** The sound of the stand-in playing the exercise; null where a horn plays. */
+  async function standInSound(): Promise<Float32Array<ArrayBuffer> | null> {
+    if (!setup || !exercise || setup.settings.source !== 'standIn') return null;
     const { hornId, a4Hz } = setup.settings;
     const { scale, profile } = setup;
-    const samples = await client.remote.renderStandIn({
+    return client.remote.renderStandIn({
       exercise,
       hornId,
       a4Hz,
@@ -210,14 +213,15 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
       sampleRateHz,
       seed: seed++,
     });
-    desk.playStandIn(samples, sampleRateHz, at(profile.responseMs / 1000), false);
   }
 
   return {
     live,
     desk,
     metronome,
-    open,
+    forgetInput() {
+      openSource = null;
+    },
     get unsavedFile() {
       return unsavedFile;
     },
@@ -226,8 +230,8 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
       metronome.stop();
       desk.stopStandIn();
       if (!(await open(next))) return;
-      await client.remote.disarm();
       live.takeId = null;
+      await client.remote.disarm();
       live.beatZeroSeconds = null;
       dispatch(phaseChanged('free'));
       if (next.settings.click !== 'off') startPulse(desk.now() + 0.1);
@@ -246,6 +250,7 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
     },
     async goFreeQuietly() {
       exercise = null;
+      live.takeId = null;
       metronome.stop();
       desk.stopStandIn();
       if (openSource !== null) await client.remote.disarm();
@@ -254,6 +259,7 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
       desk.stopStandIn();
       metronome.stop();
       exercise = wanted;
+      live.takeId = null;
       if (!(await open(next))) return;
       const { hornId, a4Hz, toleranceId, source, eyes, click } = next.settings;
       await client.remote.arm({
@@ -284,19 +290,24 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
         return;
       }
       dispatch(troublesWent(SOUND_TROUBLES));
+      // Made before anything is counted, so that the stand-in is never late.
+      const sound = await standInSound();
+      if (!exercise) return;
       if (exercise.start === 'playToStart') {
         dispatch(phaseChanged('armed'));
-        if (setup.settings.source === 'standIn') await playStandIn(() => desk.now());
+        if (setup.settings.click !== 'off') startPulse(desk.now() + 0.1);
+        if (sound) desk.playStandIn(sound, sampleRateHz, desk.now(), false);
         return;
       }
       const beat = secondsPerBeat(exercise);
-      const countStart = desk.now() + COUNT_LEAD_SECONDS;
-      const beatZero = countStart + exercise.beatsPerBar * beat;
+      const lead = sound ? STAND_IN_LEAD_SECONDS + setup.profile.responseMs / 1000 : 0;
+      const countSeconds = exercise.beatsPerBar * beat;
+      const countStart = desk.now() + COUNT_LEAD_SECONDS + Math.max(0, lead - countSeconds);
+      const beatZero = countStart + countSeconds;
       startPulse(countStart);
       dispatch(phaseChanged('counting'));
       await client.remote.beginAt(beatZero, TAKE_LEAD_BEATS * beat);
-      if (setup.settings.source === 'standIn')
-        await playStandIn((responseSeconds) => beatZero - STAND_IN_LEAD_SECONDS - responseSeconds);
+      if (sound) desk.playStandIn(sound, sampleRateHz, beatZero - lead, false);
     },
     async endTake() {
       await client.remote.endTake();

@@ -11,6 +11,8 @@ export interface StandSetup {
   profile: StandInProfile;
   roomFloorDb: number | null;
   roundTripSeconds: number | null;
+  /** Whether this place was calibrated, or needs no calibration. */
+  calibrated: boolean;
 }
 
 /** The set-up as stored now; null while it is being read. The stand-in plays on a scale of its own. */
@@ -20,7 +22,14 @@ export function useStandSetup(): StandSetup | null {
       const settings = await readSettings();
       const profile = PROFILES[settings.profileId as ProfileId] ?? PROFILES.goodDay;
       if (settings.source === 'standIn')
-        return { settings, profile, scale: DEFAULT_SCALE, roomFloorDb: null, roundTripSeconds: 0 };
+        return {
+          settings,
+          profile,
+          scale: DEFAULT_SCALE,
+          roomFloorDb: null,
+          roundTripSeconds: 0,
+          calibrated: true,
+        };
       const calibration = await readCalibration();
       return {
         settings,
@@ -28,6 +37,7 @@ export function useStandSetup(): StandSetup | null {
         scale: learnScale(calibration?.scale ?? DEFAULT_SCALE, await recentLoudness('microphone')),
         roomFloorDb: calibration?.roomFloorDb ?? null,
         roundTripSeconds: calibration?.roundTripSeconds ?? null,
+        calibrated: calibration !== null,
       };
     }) ?? null
   );
