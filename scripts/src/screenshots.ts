@@ -78,6 +78,10 @@ try {
     await page.goto('/stand');
     await page.waitForTimeout(7000);
     await shoot(page, 'free-desk');
+    // A swell with a fault shows more of the ribbon than a good one.
+    await page.goto('/case');
+    await page.getByRole('button', { name: 'with a stair' }).click();
+    await page.waitForTimeout(300);
     await playSwell(page, 'note=67');
     await shoot(page, 'stand-watching');
     await page.locator('[data-phase="ended"]').waitFor();

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { InkTrack } from './inkTrack.ts';
 import { createLayout, type LayoutRequest, type RibbonLayout } from './layout.ts';
 import { LABEL_FONT } from './fonts.ts';
-import { paintInk, paintStrayLabels } from './paintInk.ts';
+import { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
 import type { RibbonPalette } from './palette.ts';
 import { fitCanvas } from './fitCanvas.ts';
 import { useRibbonPalette } from './useRibbonPalette.ts';
@@ -56,7 +56,8 @@ export function RibbonPicture(props: RibbonPictureProps) {
       paintUnder(ctx, layout, palette);
       ctx.globalCompositeOperation = 'source-over';
     }
-    if (strayLabel) paintStrayLabels(ctx, ink, layout, palette, partial, strayLabel, LABEL_FONT);
+    if (strayLabel)
+      paintStrayLabels(ctx, ink, strayStarts(ink), layout, palette, partial, strayLabel, LABEL_FONT);
     paintOver?.(ctx, layout, palette);
   }, [
     width,

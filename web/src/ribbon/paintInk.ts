@@ -8,6 +8,8 @@ import type { RibbonPalette } from './palette.ts';
 
 /** Stray ink hangs this far from the rule, as a share of the height. */
 const STRAY_LIFT = 0.3;
+/** and is this much of its loudness thick. */
+const STRAY_HALF = 0.5;
 
 /** A stretch of frames drawn in one manner. `to` is included. */
 interface Run {
@@ -70,7 +72,8 @@ export function paintInk(
   if (to <= from) return;
   const xs = (i: number) => layout.xAt(i * FRAME_SECONDS);
   const ys = (i: number) => spineY(ink, layout, i, expectedPartial ?? 1);
-  const half = (i: number) => layout.halfAt(ink.calm(ink.loudness, i)) * (ink.kind[i] === STRAY ? 0.5 : 1);
+  const half = (i: number) =>
+    layout.halfAt(ink.calm(ink.loudness, i)) * (ink.kind[i] === STRAY ? STRAY_HALF : 1);
   const strip = stripOf(from, to, layout);
   ctx.save();
   ctx.beginPath();
@@ -179,10 +182,24 @@ function paintWanted(
   }
 }
 
-/** Names every stray piece by its partial, above it. */
+/** Frames at which a stray piece begins, from a frame on. */
+export function strayStarts(ink: InkTrack, from = 0): number[] {
+  const starts: number[] = [];
+  for (let i = from; i < ink.count; i++)
+    if (ink.kind[i] === STRAY && ink.kind[i - 1] !== STRAY) starts.push(i);
+  return starts;
+}
+
+/** A piece shorter than this is drawn without a name. */
+const NAMED_FRAMES = 8;
+/** About as long as the name: it must clear the piece under it. */
+const NAME_FRAMES = 50;
+
+/** Names the stray pieces that begin at `starts` by their partial, above them. */
 export function paintStrayLabels(
   ctx: CanvasRenderingContext2D,
   ink: InkTrack,
+  starts: readonly number[],
   layout: RibbonLayout,
   palette: RibbonPalette,
   expectedPartial: number | null,
@@ -193,11 +210,17 @@ export function paintStrayLabels(
   ctx.font = font;
   ctx.fillStyle = palette.copper;
   ctx.textBaseline = 'bottom';
-  for (const run of inkRuns(ink, 0, ink.count)) {
-    if (run.kind !== STRAY || run.to - run.from < 8) continue;
-    const y =
-      spineY(ink, layout, run.from, expectedPartial ?? 1) - layout.halfAt(ink.loudness[run.from]) * 0.5;
-    ctx.fillText(strayLabel(ink.partial[run.from]), layout.xAt(run.from * FRAME_SECONDS), y - 6);
+  for (const start of starts) {
+    let top = Infinity;
+    let end = start;
+    for (; end < Math.min(ink.count, start + NAME_FRAMES) && ink.kind[end] === STRAY; end++)
+      top = Math.min(
+        top,
+        spineY(ink, layout, end, expectedPartial ?? 1) -
+          layout.halfAt(ink.calm(ink.loudness, end)) * STRAY_HALF,
+      );
+    if (end - start < NAMED_FRAMES) continue;
+    ctx.fillText(strayLabel(ink.partial[start]), layout.xAt(start * FRAME_SECONDS), top - 5);
   }
   ctx.restore();
 }

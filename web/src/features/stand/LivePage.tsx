@@ -20,6 +20,7 @@ import {
   paintOutlineAhead,
   paintRules,
   paintStrayLabels,
+  strayStarts,
   useElementWidth,
   useRibbonPalette,
 } from '../../ribbon/index.ts';
@@ -77,6 +78,13 @@ export function LivePage(props: LivePageProps) {
     const marks = note.dynamics.map((point) => ({ seconds: point.beat * beat, mark: point.mark as string }));
     const labels = narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT };
     const showsInk = !blind || phase === 'ended';
+    /** The page on a take's own clock, whose beat 0 is at `zero`. */
+    const inTake = (zero: number) => ({
+      ...page,
+      fromSeconds: page.fromSeconds + zero,
+      xAt: (seconds: number) => page.xAt(seconds - zero),
+    });
+    let strays: number[] = [];
     let track = live.track;
     let ink: InkTrack | null = null;
     let zero = 0;
@@ -91,6 +99,7 @@ export function LivePage(props: LivePageProps) {
         zero = live.beatZeroSeconds ?? 0;
         const at = zero;
         ink = new InkTrack({ scale, a4Hz, note: target, wantedAt: (seconds) => wantedAt(seconds - at) });
+        strays = [];
         front.clearRect(0, 0, width, ribbonHeight);
       }
       const now = desk.now() - live.startSeconds - zero;
@@ -98,19 +107,16 @@ export function LivePage(props: LivePageProps) {
         const from = ink.count;
         // After the end nothing is added: the page keeps the take as it was.
         ink.follow(live.track, live.takeFrames ?? live.track.count);
-        const layout = {
-          ...page,
-          fromSeconds: page.fromSeconds + zero,
-          xAt: (s: number) => page.xAt(s - zero),
-        };
+        const layout = inTake(zero);
         if (showsInk && ink.count > from) {
           paintInk(front, ink, from, ink.count, layout, palette, target.partial);
-          if (phase === 'ended')
-            paintStrayLabels(front, ink, layout, palette, target.partial, strayLabel, LABEL_FONT);
+          strays.push(...strayStarts(ink, from));
         }
       }
       back.clearRect(0, 0, width, height);
       paintRules(back, page, palette, labels);
+      if (ink && strays.length > 0)
+        paintStrayLabels(back, ink, strays, inTake(zero), palette, target.partial, strayLabel, LABEL_FONT);
       const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
       if (phase !== 'ended')
         paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, length, wantedAt);
