@@ -8,5 +8,6 @@ export { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
 export { paintRules, paintOutlineAhead, paintMarks } from './paintScore.ts';
 export { RibbonPicture, type RibbonPictureProps } from './RibbonPicture.tsx';
 export { useRibbonPalette } from './useRibbonPalette.ts';
+export { everyFrame } from './everyFrame.ts';
 export { fitCanvas } from './fitCanvas.ts';
 export { useElementWidth } from './useElementWidth.ts';

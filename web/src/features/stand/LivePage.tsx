@@ -11,6 +11,7 @@ import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   createLayout,
+  everyFrame,
   fitCanvas,
   InkTrack,
   LABEL_FONT,
@@ -88,10 +89,8 @@ export function LivePage(props: LivePageProps) {
     let track = live.track;
     let ink: InkTrack | null = null;
     let zero = 0;
-    let request = 0;
 
     const paint = () => {
-      request = requestAnimationFrame(paint);
       const running =
         live.takeId !== null && live.beatZeroSeconds !== null && phase !== 'armed' && phase !== 'counting';
       if (running && (ink === null || track !== live.track)) {
@@ -144,8 +143,10 @@ export function LivePage(props: LivePageProps) {
         back.fill();
       }
     };
+    if (phase !== 'ended') return everyFrame(paint);
+    // An ended take stands still.
     paint();
-    return () => cancelAnimationFrame(request);
+    return undefined;
   }, [
     exercise,
     hornId,

@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   createLayout,
+  everyFrame,
   fitCanvas,
   InkTrack,
   LABEL_FONT,
@@ -56,10 +57,8 @@ export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
     const newInk = () => new InkTrack({ scale, a4Hz, note: null, wantedAt: () => null });
     let ink = newInk();
     let track = live.track;
-    let request = 0;
 
     const paint = () => {
-      request = requestAnimationFrame(paint);
       if (track !== live.track) {
         track = live.track;
         ink = newInk();
@@ -77,8 +76,7 @@ export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
       const layout = layoutAt(ink.count);
       paintInk(front, ink, Math.max(0, from, ink.count - right), ink.count, layout, palette, null);
     };
-    paint();
-    return () => cancelAnimationFrame(request);
+    return everyFrame(paint);
   }, [a4Hz, scale, height, width, palette, live, t]);
 
   return (
