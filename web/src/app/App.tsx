@@ -3,7 +3,7 @@ import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
-import type { StandController } from '../features/stand/standController.ts';
+import type { StandController } from '../features/stand/standTypes.ts';
 import { StandProvider } from '../features/stand/StandProvider.tsx';
 import { styleNonce } from './mode.ts';
 import { router } from './routes.tsx';

@@ -1,7 +1,7 @@
 import { FRAME_SECONDS, FrameTrack } from '@inner-hum/core/hearing';
 import { measureSteadyTone } from '@inner-hum/core/judge';
 import { median } from '@inner-hum/core/stats';
-import type { LiveSound, StandController } from '../stand/standController.ts';
+import type { LiveSound, StandController } from '../stand/standTypes.ts';
 
 const ROOM_SECONDS = 3;
 const SILENCE_FRAMES = Math.round(0.6 / FRAME_SECONDS);

@@ -1,5 +1,5 @@
 import { createContext, use, type ReactNode } from 'react';
-import type { StandController } from './standController.ts';
+import type { StandController } from './standTypes.ts';
 
 const StandContext = createContext<StandController | null>(null);
 

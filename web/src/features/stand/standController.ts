@@ -1,9 +1,9 @@
 import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
-import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
+import { FrameTrack } from '@inner-hum/core/hearing';
 import { transfer } from 'comlink';
 import type { Dispatch } from '@reduxjs/toolkit';
-import { createAudioDesk, createMetronome, type AudioDesk, type Metronome } from '../../audio/index.ts';
-import type { SessionClient, SessionEvent, StandInRequest } from '../../workers/index.ts';
+import { createAudioDesk, createMetronome } from '../../audio/index.ts';
+import type { SessionClient, SessionEvent } from '../../workers/index.ts';
 import type { StandSetup } from './standSetup.ts';
 import {
   minuteKept,
@@ -13,67 +13,14 @@ import {
   troublesWent,
   type TroubleCode,
 } from './standSlice.ts';
-
-/** The frames being heard now. Read by painters frame by frame; never copied into React or the store. */
-export interface LiveSound {
-  track: FrameTrack;
-  /** Time 0 of the frames on the audio clock. */
-  startSeconds: number;
-  takeId: string | null;
-  /** Beat 0 on the frames' clock while a take runs. */
-  beatZeroSeconds: number | null;
-  /** Frames that belong to the take that has ended; null while it runs. */
-  takeFrames: number | null;
-}
-
-export interface StandController {
-  readonly live: LiveSound;
-  readonly desk: AudioDesk;
-  readonly metronome: Metronome;
-  /** The next opening asks the browser for the input anew. */
-  forgetInput(): void;
-  /** The desk as tuner and metronome. */
-  goFree(setup: StandSetup): Promise<void>;
-  /** Leaves an exercise: a running take ends and is kept, sounds stop, the input stays open. */
-  goFreeQuietly(): Promise<void>;
-  /** Makes an exercise ready: the note begins it, or `begin` counts in. */
-  arm(setup: StandSetup, exercise: Exercise): Promise<void>;
-  /** What may change while armed: eyes, and the scale learned from the last takes. */
-  adjust(setup: StandSetup): void;
-  begin(): Promise<void>;
-  endTake(): Promise<void>;
-  keepLastMinute(): Promise<void>;
-  /** Round-trip delays of clicks that were due at these times. */
-  clickDelays(due: number[]): Promise<number[]>;
-  /** How the listener hears a stand-in performance, without keeping it. */
-  hearStandIn(request: StandInRequest): Promise<FrameColumns>;
-  setClick(click: StandSetup['settings']['click']): void;
-  setTempo(tempoBpm: number): void;
-  /** The take that could not be stored, as the file it would have been. */
-  readonly unsavedFile: Uint8Array<ArrayBuffer> | null;
-}
+import type { LiveSound, StandController } from './standTypes.ts';
+import { INPUT_TROUBLES, SOUND_TROUBLES } from './troubleGroups.ts';
 
 const COUNT_LEAD_SECONDS = 0.15;
 /** Part of a counted take before beat 0: an early start must be seen. */
 const TAKE_LEAD_BEATS = 1;
 const STAND_IN_LEAD_SECONDS = 1;
 const LOW_RATE_HZ = 32000;
-
-const SOUND_TROUBLES: TroubleCode[] = ['silence', 'clipping', 'noisyRoom', 'lostSound', 'nothingHeard'];
-const INPUT_TROUBLES: TroubleCode[] = [
-  ...SOUND_TROUBLES,
-  'micRefused',
-  'micAbsent',
-  'micBusy',
-  'micUnsupported',
-  'micUnplugged',
-  'micMuted',
-  'deviceChanged',
-  'suspended',
-  'audioFailed',
-  'lowRate',
-  'keptProcessing',
-];
 
 const isHeard = (click: StandSetup['settings']['click']) => click === 'heard' || click === 'both';
 

@@ -1,0 +1,44 @@
+import type { Exercise } from '@inner-hum/core/exercise';
+import type { FrameColumns, FrameTrack } from '@inner-hum/core/hearing';
+import type { AudioDesk, Metronome } from '../../audio/index.ts';
+import type { StandInRequest } from '../../workers/index.ts';
+import type { StandSetup } from './standSetup.ts';
+
+/** The frames being heard now. Read by painters frame by frame; never copied into React or the store. */
+export interface LiveSound {
+  track: FrameTrack;
+  /** Time 0 of the frames on the audio clock. */
+  startSeconds: number;
+  takeId: string | null;
+  /** Beat 0 on the frames' clock while a take runs. */
+  beatZeroSeconds: number | null;
+  /** Frames that belong to the take that has ended; null while it runs. */
+  takeFrames: number | null;
+}
+
+export interface StandController {
+  readonly live: LiveSound;
+  readonly desk: AudioDesk;
+  readonly metronome: Metronome;
+  /** The next opening asks the browser for the input anew. */
+  forgetInput(): void;
+  /** The desk as tuner and metronome. */
+  goFree(setup: StandSetup): Promise<void>;
+  /** Leaves an exercise: a running take ends and is kept, sounds stop, the input stays open. */
+  goFreeQuietly(): Promise<void>;
+  /** Makes an exercise ready: the note begins it, or `begin` counts in. */
+  arm(setup: StandSetup, exercise: Exercise): Promise<void>;
+  /** What may change while armed: eyes, and the scale learned from the last takes. */
+  adjust(setup: StandSetup): void;
+  begin(): Promise<void>;
+  endTake(): Promise<void>;
+  keepLastMinute(): Promise<void>;
+  /** Round-trip delays of clicks that were due at these times. */
+  clickDelays(due: number[]): Promise<number[]>;
+  /** How the listener hears a stand-in performance, without keeping it. */
+  hearStandIn(request: StandInRequest): Promise<FrameColumns>;
+  setClick(click: StandSetup['settings']['click']): void;
+  setTempo(tempoBpm: number): void;
+  /** The take that could not be stored, as the file it would have been. */
+  readonly unsavedFile: Uint8Array<ArrayBuffer> | null;
+}
