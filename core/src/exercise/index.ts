@@ -10,5 +10,5 @@ export {
   nearestMark,
   type DynamicScale,
 } from './dynamics.ts';
-export { buildSwell, SWELL_SHAPES, type SwellShape, type SwellRequest } from './swell.ts';
-export { targetFraction, writtenTurnBeat, lengthBeats, secondsPerBeat } from './target.ts';
+export { buildSwell, shapeOf, SWELL_SHAPES, type SwellShape, type SwellRequest } from './swell.ts';
+export { targetFraction, wantedAtSeconds, writtenTurnBeat, lengthBeats, secondsPerBeat } from './target.ts';

@@ -1,6 +1,7 @@
 import type { WrittenMidi } from '../horn/index.ts';
 import type { DynamicMark } from './dynamics.ts';
-import type { DynamicPoint, Exercise, StartMode } from './exercise.ts';
+import type { DynamicPoint, Exercise, NoteItem, StartMode } from './exercise.ts';
+import { targetFraction, writtenTurnBeat } from './target.ts';
 import { parseExercise } from './validate.ts';
 
 export const SWELL_SHAPES = ['growFade', 'fade', 'grow', 'steady'] as const;
@@ -48,4 +49,12 @@ export function buildSwell(request: SwellRequest): Exercise {
     start,
     items: [{ kind: 'note', writtenMidi: note, lengthBeats: beats, dynamics: dynamicsOf(request) }],
   });
+}
+
+/** The shape of a written note, whatever its marks: the inverse of the builder. */
+export function shapeOf(note: Pick<NoteItem, 'dynamics' | 'lengthBeats'>): SwellShape {
+  if (writtenTurnBeat(note) !== null) return 'growFade';
+  const first = targetFraction(note, 0);
+  const last = targetFraction(note, note.lengthBeats);
+  return first === last ? 'steady' : first < last ? 'grow' : 'fade';
 }

@@ -23,6 +23,12 @@ export function targetFraction({ dynamics }: Pick<NoteItem, 'dynamics'>, beat: n
   return markFraction(from.mark) + share * (markFraction(to.mark) - markFraction(from.mark));
 }
 
+/** Written loudness of a one-note exercise by seconds since beat 0; null before it begins and after it has ended. */
+export function wantedAtSeconds(exercise: Exercise, seconds: number): number | null {
+  const beat = seconds / secondsPerBeat(exercise);
+  return beat < 0 || beat > lengthBeats(exercise) ? null : targetFraction(exercise.items[0], beat);
+}
+
 /** Beat of the loudest inner point, where growing turns to fading; null where the note only grows, fades or stays. */
 export function writtenTurnBeat({ dynamics }: Pick<NoteItem, 'dynamics'>): number | null {
   for (let i = 1; i < dynamics.length - 1; i++) {

@@ -1,6 +1,7 @@
 import {
   levelAtFraction,
   secondsPerBeat as beatSeconds,
+  shapeOf,
   targetFraction,
   writtenTurnBeat,
   type DynamicScale,
@@ -50,13 +51,6 @@ export function pitchTarget(note: NoteItem, hornId: HornId, a4Hz: number): Pitch
   };
 }
 
-function swellShape({ dynamics }: NoteItem): 'growFade' | 'grow' | 'fade' | 'steady' {
-  const first = targetFraction({ dynamics }, dynamics[0].beat);
-  const last = targetFraction({ dynamics }, dynamics[dynamics.length - 1].beat);
-  if (writtenTurnBeat({ dynamics }) !== null) return 'growFade';
-  return first === last ? 'steady' : first < last ? 'grow' : 'fade';
-}
-
 /**
  * Judges a finished take of one note. `foreign` are the metronome clicks and holes found in its sound: what
  * they touch is not measured. Returns null where no tone was heard.
@@ -79,7 +73,7 @@ export function analyseTake(
 
   const read = readNote(track, span, target, masked);
   const curve = levelCurve(read, beatZeroSeconds, secondsPerBeat, note.lengthBeats, targetDbAtBeat);
-  const shape = swellShape(note);
+  const shape = shapeOf(note);
   const isSwell = shape !== 'steady';
   const error = swellError(curve);
   const stairs = isSwell ? findStairs(curve) : [];

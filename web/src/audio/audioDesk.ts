@@ -15,7 +15,6 @@ export interface OpenInput {
 export interface AudioDesk {
   /** Opens the microphone or a silent stand-in input and lets its samples flow into `sink`. */
   open(source: 'microphone' | 'standIn', sink: MessagePort): Promise<OpenInput | InputTrouble>;
-  closeInput(): void;
   /** Time of the audio clock in seconds. */
   now(): number;
   /** When a sound scheduled now is heard, after this many seconds. */
@@ -111,7 +110,6 @@ export function createAudioDesk(onTrouble: (trouble: InputTrouble | null) => voi
       }
       return input;
     },
-    closeInput,
     now: () => context?.currentTime ?? 0,
     outputLatencySeconds: () => context?.outputLatency ?? 0,
     async resume() {

@@ -84,6 +84,10 @@ export function paintInk(
   // Shapes begin well before the strip, so that inside it they are what they would be in a whole drawing.
   const start = Math.max(0, from - 4 * CALM_FRAMES);
   for (const run of inkRuns(ink, start, to)) {
+    if (run.kind === STRAY) {
+      paintStrayPiece(ctx, ink, run, xs, ys, half, palette);
+      continue;
+    }
     const last = Math.min(run.to + 1, ink.count - 1);
     const joined = ink.kind[last] === run.kind ? last : run.to;
     const end = xs(joined) + (joined === run.to ? layout.pxPerSecond * FRAME_SECONDS : 1.5);
@@ -93,10 +97,6 @@ export function paintInk(
     shape.lineTo(end, ys(joined) + half(joined));
     for (let i = joined; i >= run.from; i--) shape.lineTo(xs(i), ys(i) + half(i));
     shape.closePath();
-    if (run.kind === STRAY) {
-      paintStrayPiece(ctx, ink, run, xs, ys, half, palette);
-      continue;
-    }
     ctx.fillStyle = palette.deviation[run.step];
     ctx.fill(shape);
     if (run.step > 0) paintHatch(ctx, shape, xs(run.from), end, run.side, run.step, layout, palette);

@@ -6,10 +6,12 @@ import type { TakeRecord } from './records.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
 
+const isListed = ({ state, deletedAt }: TakeRecord) => state === 'kept' && deletedAt === null;
+
 /** Kept takes, newest first, without the deleted ones. */
 export async function listTakes(): Promise<TakeRecord[]> {
   const takes = await database().takes.orderBy('startedAt').reverse().toArray();
-  return takes.filter(({ state, deletedAt }) => state === 'kept' && deletedAt === null);
+  return takes.filter(isListed);
 }
 
 /** One take, or null where there is none (any more). */
@@ -44,9 +46,11 @@ export async function purgeDeleted(now: number): Promise<void> {
 
 /** How loud the last judged takes from one kind of source were, newest first; at most 40. */
 export async function recentLoudness(source: TakeRecord['source']): Promise<TakeLoudness[]> {
-  const takes = await listTakes();
-  return takes
-    .filter((take) => take.source === source && take.loudness !== null)
-    .slice(0, 40)
-    .flatMap(({ loudness }) => (loudness ? [loudness] : []));
+  const takes = await database()
+    .takes.orderBy('startedAt')
+    .reverse()
+    .filter((take) => isListed(take) && take.source === source && take.loudness !== null)
+    .limit(40)
+    .toArray();
+  return takes.flatMap(({ loudness }) => (loudness ? [loudness] : []));
 }

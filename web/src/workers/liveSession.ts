@@ -126,9 +126,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     if (!ended) return;
     take = null;
     gate = armed && armed.context.exercise.start === 'playToStart' ? newGate(armed, true) : null;
-    const heard = FrameTrack.from(track.slice(0));
     ending = ended.recorder
-      .finish(heard)
+      .finish(track)
       .then((analysis) =>
         send(
           analysis

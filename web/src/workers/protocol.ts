@@ -65,7 +65,6 @@ export interface KeepRequest {
 export interface SessionWorker {
   /** Starts listening to blocks from `capture`; events go to `events`. */
   attach(capture: MessagePort, events: MessagePort, sampleRateHz: number): void;
-  detach(): Promise<void>;
   arm(request: ArmRequest): void;
   adjust(change: ArmChange): void;
   /** A counted take: beat 0 comes at this time of the audio clock. */

@@ -48,11 +48,6 @@ const worker: SessionWorker = {
       }
     };
   },
-  async detach() {
-    await session?.disarm();
-    capturePort?.close();
-    session = null;
-  },
   arm: (request) => session?.arm(request),
   adjust: (change) => session?.adjust(change),
   beginAt: (beatZeroSeconds, leadSeconds) => session?.beginAt(beatZeroSeconds, leadSeconds),

@@ -5,7 +5,6 @@ export interface SessionClient {
   remote: Comlink.Remote<SessionWorker>;
   /** Called once if the worker dies or cannot start. */
   onFailure(listener: () => void): void;
-  terminate(): void;
 }
 
 /** Starts the worker on the database of this origin. */
@@ -20,6 +19,5 @@ export function startSessionWorker(databaseName: string): SessionClient {
       worker.addEventListener('error', listener, { once: true });
       worker.addEventListener('messageerror', listener, { once: true });
     },
-    terminate: () => worker.terminate(),
   };
 }

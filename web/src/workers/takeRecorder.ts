@@ -90,15 +90,16 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
         return offset + part.length;
       }, 0);
       const judged = judgeRecord(record, samples, track);
+      // Before anything is waited for: the track goes on growing.
+      const columns = track.slice(
+        0,
+        Math.min(track.count, Math.round(judged.lengthSeconds / FRAME_SECONDS) + 1),
+      );
       await written;
       if (judged.analysis === null) {
         await eraseTake(record.id).catch(() => undefined);
         return null;
       }
-      const columns = track.slice(
-        0,
-        Math.min(track.count, Math.round(judged.lengthSeconds / FRAME_SECONDS) + 1),
-      );
       try {
         await retryUnwritten();
         await finishTake(judged, columns);

@@ -1,10 +1,9 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { StandStore } from '../stand/standSlice.ts';
-import { changeSettings, readSettings, saveCalibration } from '../../storage/index.ts';
+import { changeSettings, saveCalibration } from '../../storage/index.ts';
 import { useStandSetup } from '../stand/standSetup.ts';
 import { useStand } from '../stand/StandProvider.tsx';
 import { CalibrateView } from './CalibrateView.tsx';
@@ -21,7 +20,6 @@ export function Component() {
   const stand = useStand();
   const navigate = useNavigate();
   const setup = useStandSetup();
-  const settings = useLiveQuery(readSettings);
   const phase = useSelector((state: StandStore) => state.stand.phase);
   const [step, setStep] = useState<number | null>(null);
   const [findings, setFindings] = useState<CalibrationFindings>(EMPTY_FINDINGS);
@@ -97,14 +95,14 @@ export function Component() {
     event.preventDefault();
     forward();
   });
-  if (!settings) return null;
+  if (!setup) return null;
   return (
     <CalibrateView
       step={step}
       fault={fault}
       findings={findings}
       listening={phase === 'free'}
-      naming={settings.naming}
+      naming={setup.settings.naming}
       onForward={forward}
       onSkip={() => {
         setFault(null);

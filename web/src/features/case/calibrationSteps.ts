@@ -1,5 +1,4 @@
 export const STEPS = ['room', 'soft', 'loud', 'latency'] as const;
-export type CalibrationStep = (typeof STEPS)[number];
 export type CalibrationFault = 'noSound' | 'sameLoudness' | 'noClicks';
 
 export interface CalibrationFindings {

@@ -1,7 +1,7 @@
 import {
   lengthBeats,
   secondsPerBeat,
-  targetFraction,
+  wantedAtSeconds,
   type DynamicScale,
   type Exercise,
 } from '@inner-hum/core/exercise';
@@ -72,8 +72,7 @@ export function LivePage(props: LivePageProps) {
       fromSeconds: -0.2 * beat,
       toSeconds: length + 0.3 * beat,
     });
-    const wantedAt = (seconds: number) =>
-      seconds < 0 || seconds > length ? null : targetFraction(note, seconds / beat);
+    const wantedAt = (seconds: number) => wantedAtSeconds(exercise, seconds);
     const target = pitchTarget(note, hornId, a4Hz);
     const strayLabel = (partial: number) => t('ribbon.partial', { partial });
     const marks = note.dynamics.map((point) => ({ seconds: point.beat * beat, mark: point.mark as string }));

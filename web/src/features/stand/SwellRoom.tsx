@@ -2,12 +2,12 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate, useSearchParams } from 'react-router';
-import type { SwellRequest } from '@inner-hum/core/exercise';
+import { buildSwell, type SwellRequest } from '@inner-hum/core/exercise';
 import type { StandStore } from './standSlice.ts';
 import { changeSettings, readTake } from '../../storage/index.ts';
 import { useStandSetup } from './standSetup.ts';
 import { useStand } from './StandProvider.tsx';
-import { readSwell, swellExercise, swellSearch } from './swellRequest.ts';
+import { readSwell, swellSearch } from './swellRequest.ts';
 import { SwellView } from './SwellView.tsx';
 import { useHiddenTab } from './useHiddenTab.ts';
 import { useClick } from './useClick.ts';
@@ -27,7 +27,7 @@ export function Component() {
 
   const hornId = setup?.settings.hornId ?? 'alto';
   const request = useMemo(() => readSwell(search, hornId), [search, hornId]);
-  const exercise = useMemo(() => swellExercise(request), [request]);
+  const exercise = useMemo(() => buildSwell(request), [request]);
 
   // Whatever the player is judged by makes the exercise ready anew; what was learned from the last take does
   // not until the next one is armed.

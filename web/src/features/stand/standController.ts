@@ -146,20 +146,18 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
     return true;
   }
 
+  const standInOf = ({ settings: { hornId, a4Hz }, scale, profile }: StandSetup) => ({
+    hornId,
+    a4Hz,
+    scale,
+    profile,
+    sampleRateHz,
+  });
+
   /** The sound of the stand-in playing the exercise; null where a horn plays. */
   async function standInSound(): Promise<Float32Array<ArrayBuffer> | null> {
     if (!setup || !exercise || setup.settings.source !== 'standIn') return null;
-    const { hornId, a4Hz } = setup.settings;
-    const { scale, profile } = setup;
-    return client.remote.renderStandIn({
-      exercise,
-      hornId,
-      a4Hz,
-      scale,
-      profile,
-      sampleRateHz,
-      seed: seed++,
-    });
+    return client.remote.renderStandIn({ ...standInOf(setup), exercise, seed: seed++ });
   }
 
   return {
@@ -183,16 +181,7 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
       dispatch(phaseChanged('free'));
       if (next.settings.click !== 'off') startPulse(desk.now() + 0.1);
       if (next.settings.source !== 'standIn') return;
-      const { hornId, a4Hz } = next.settings;
-      const { scale, profile } = next;
-      const samples = await client.remote.renderFreePlaying({
-        hornId,
-        a4Hz,
-        scale,
-        profile,
-        sampleRateHz,
-        seed,
-      });
+      const samples = await client.remote.renderFreePlaying({ ...standInOf(next), seed });
       if (exercise === null) desk.playStandIn(samples, sampleRateHz, 0, true);
     },
     async goFreeQuietly() {

@@ -1,4 +1,4 @@
-import { buildSwell, SWELL_SHAPES, type Exercise, type SwellRequest } from '@inner-hum/core/exercise';
+import { SWELL_SHAPES, type SwellRequest } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi, type HornId } from '@inner-hum/core/horn';
 import * as yup from 'yup';
 
@@ -40,8 +40,4 @@ export function swellSearch({ note, shape, beats, tempoBpm, start }: SwellReques
     tempoBpm: String(tempoBpm),
     start,
   }).toString();
-}
-
-export function swellExercise(request: SwellRequest): Exercise {
-  return buildSwell(request);
 }

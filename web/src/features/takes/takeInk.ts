@@ -1,4 +1,4 @@
-import { secondsPerBeat, targetFraction } from '@inner-hum/core/exercise';
+import { secondsPerBeat, wantedAtSeconds } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { pitchTarget } from '@inner-hum/core/judge';
 import { InkTrack } from '../../ribbon/index.ts';
@@ -27,15 +27,13 @@ export function drawTake(take: TakeRecord, columns: FrameColumns): TakeDrawing {
   }
   const note = context.exercise.items[0];
   const target = pitchTarget(note, context.hornId, context.a4Hz);
-  const beat = secondsPerBeat(context.exercise);
   const zero = analysis.beatZeroSeconds;
-  const length = note.lengthBeats * beat;
+  const length = note.lengthBeats * secondsPerBeat(context.exercise);
   const ink = new InkTrack({
     scale: context.scale,
     a4Hz: context.a4Hz,
     note: target,
-    wantedAt: (seconds) =>
-      seconds < zero || seconds > zero + length ? null : targetFraction(note, (seconds - zero) / beat),
+    wantedAt: (seconds) => wantedAtSeconds(context.exercise, seconds - zero),
   });
   ink.follow(track);
   const onset = analysis.events.find(({ type }) => type === 'toneOnset')?.timeSeconds ?? zero;

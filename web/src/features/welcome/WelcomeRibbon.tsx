@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { buildSwell, DEFAULT_SCALE, targetFraction } from '@inner-hum/core/exercise';
+import { buildSwell, DEFAULT_SCALE, wantedAtSeconds } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { pitchTarget } from '@inner-hum/core/judge';
@@ -36,7 +36,7 @@ function inkOf(columns: FrameColumns): InkTrack {
     scale: DEFAULT_SCALE,
     a4Hz: REQUEST.a4Hz,
     note: pitchTarget(exercise.items[0], REQUEST.hornId, REQUEST.a4Hz),
-    wantedAt: (seconds) => (seconds > SECONDS ? null : targetFraction(exercise.items[0], seconds)),
+    wantedAt: (seconds) => wantedAtSeconds(exercise, seconds),
   });
   ink.follow(FrameTrack.from(columns));
   return ink;
