@@ -16,7 +16,7 @@ const coreMay = {
   judge: ['tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],
-  formats: ['judge', 'exercise', 'horn', 'signal'],
+  formats: ['judge', 'hearing', 'exercise', 'horn', 'signal'],
 };
 const webFolders = ['app', 'features', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
 const webMay = {

@@ -4,12 +4,12 @@ import { encodeWav } from '@inner-hum/core/formats';
 import { playFaultySwell, playSoftAndLoud, SOUNDS } from './sounds.ts';
 
 /** Writes what the fake microphones of the journeys will play. */
-export default function makeSounds(): void {
+export default async function makeSounds(): Promise<void> {
   mkdirSync(dirname(SOUNDS.faultySwell), { recursive: true });
-  writeFileSync(SOUNDS.faultySwell, encodeWav(playFaultySwell(), '16'));
+  writeFileSync(SOUNDS.faultySwell, await encodeWav(playFaultySwell(), 16));
   writeFileSync(
     SOUNDS.silence,
-    encodeWav({ sampleRateHz: 48000, samples: new Float32Array(48000 * 60) }, '16'),
+    await encodeWav({ sampleRateHz: 48000, samples: new Float32Array(48000 * 60) }, 16),
   );
-  writeFileSync(SOUNDS.softAndLoud, encodeWav({ sampleRateHz: 48000, samples: playSoftAndLoud() }, '16'));
+  writeFileSync(SOUNDS.softAndLoud, await encodeWav({ sampleRateHz: 48000, samples: playSoftAndLoud() }, 16));
 }

@@ -9,8 +9,8 @@ const root = join(import.meta.dirname, '..');
 const stamp = join(root, 'node_modules', '.installed');
 const CHROMIUM = '/usr/bin/chromium';
 
-function run(command, args) {
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit' });
+function run(command, args, stdio = 'inherit') {
+  const { status } = spawnSync(command, args, { cwd: root, stdio });
   return status === 0;
 }
 
@@ -19,7 +19,8 @@ function fail(sentence) {
   process.exit(1);
 }
 
-export function ensurePackages() {
+/** `quiet` keeps standard output free: everything said goes to standard error. */
+export function ensurePackages({ quiet = false } = {}) {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19))
     fail(`Inner Hum needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
@@ -27,8 +28,8 @@ export function ensurePackages() {
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  console.log('Installing packages …');
-  if (!run('npm', ['ci', '--no-fund', '--no-audit']))
+  console.error('Installing packages …');
+  if (!run('npm', ['ci', '--no-fund', '--no-audit'], ['ignore', quiet ? 2 : 'inherit', 'inherit']))
     fail(
       'Installing packages failed: check the connection to the package registry and run the command again.',
     );

@@ -2,47 +2,143 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { encodeWav } from '@inner-hum/core/formats';
+import { readOptions } from './options.ts';
+import type { FileAnalysis } from './analyseFile.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'inner-hum-'));
+const command = join(import.meta.dirname, '../../scripts/analyse.mjs');
 
 function analyse(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', join(import.meta.dirname, 'analyse.ts'), ...args],
-    { encoding: 'utf8' },
-  );
-  return { status, said: stdout.trim().split('\n'), complained: stderr };
+  const { status, stdout, stderr } = spawnSync(process.execPath, [command, ...args], {
+    cwd: folder,
+    env: { ...process.env, INIT_CWD: folder },
+    encoding: 'utf8',
+    maxBuffer: 1 << 28,
+  });
+  const lines = (text: string) => (text === '' ? [] : text.trim().split('\n'));
+  return { status, said: lines(stdout), complained: lines(stderr) };
 }
 
-function wav(name: string, hz: number, amplitude: number): string {
-  const samples = Float32Array.from(
-    { length: 44100 },
-    (_, n) => amplitude * Math.sin((2 * Math.PI * hz * n) / 44100),
+/** One of several sines: [seconds, Hz, amplitude] in turn. */
+async function wav(
+  name: string,
+  parts: [seconds: number, hz: number, amplitude: number][],
+  rate = 44100,
+  depth: 16 | 32 = 16,
+): Promise<string> {
+  const samples = parts.flatMap(([seconds, hz, amplitude]) =>
+    Array.from(
+      { length: Math.round(seconds * rate) },
+      (_, n) => amplitude * Math.sin((2 * Math.PI * hz * n) / rate),
+    ),
   );
-  const path = join(folder, name);
-  writeFileSync(path, encodeWav({ sampleRateHz: 44100, samples }, '16'));
-  return path;
+  const bytes = await encodeWav({ sampleRateHz: rate, samples: Float32Array.from(samples) }, depth);
+  writeFileSync(join(folder, name), bytes);
+  return name;
 }
 
-it('says what it hears in each file, and goes on past one that is no WAV', () => {
-  // 10 cents over sounding C5 is written D5 on the tenor an octave lower: C5 + 14 semitones = D6.
-  const note = wav('note.wav', 523.25 * 2 ** (10 / 1200), 0.1);
-  const broken = join(folder, 'broken.wav');
-  writeFileSync(broken, 'RIFF but no more');
-  const silence = wav('silence.wav', 440, 0);
-  const { status, said, complained } = analyse(note, broken, silence, '--horn', 'tenor');
-  expect(status).toBe(2);
-  expect(said[0]).toMatch(
-    /written D 6, 0\.0\d-(0\.9\d|1\.00) s, 52\d\.\d\d Hz, \+(9\.9|10\.0|10\.1) cents, -23\.0 dBFS$/,
-  );
-  expect(said[1]).toBe(`${silence}: no tone`);
-  expect(complained).toContain(`${broken}: Not a readable WAV file`);
+const json = (lines: string[]) => lines.map((line) => JSON.parse(line) as FileAnalysis);
+
+describe('the readable summary', () => {
+  it('says what it hears in each file, and goes on past every kind of bad one', async () => {
+    // 10 cents over sounding C5 is written D6 on the tenor.
+    const note = await wav('note.wav', [[1, 523.25 * 2 ** (10 / 1200), 0.1]]);
+    const silence = await wav('silence.wav', [[1, 440, 0]]);
+    const poisoned = await wav('nan.wav', [[1, NaN, 0.1]], 44100, 32);
+    writeFileSync(join(folder, 'text.wav'), 'RIFF but no more');
+    writeFileSync(join(folder, 'empty.wav'), '');
+    const { status, said, complained } = analyse(
+      ...[note, 'text.wav', 'empty.wav', poisoned, 'absent.wav', '.', silence, '--horn', 'tenor'],
+    );
+    expect(status).toBe(2);
+    expect(said[0]).toBe('note.wav: 1.00 s at 44100 Hz, 1 note of tenor');
+    expect(said[1]).toMatch(
+      /0\.0\d-(0\.9\d|1\.00) s, written D6, 52\d\.\d\d Hz, \+(9\.9|10\.0|10\.1) cents .*-23\.0 dBFS/,
+    );
+    expect(said[2]).toBe('silence.wav: 1.00 s at 44100 Hz, no tone');
+    expect(complained).toEqual([
+      expect.stringMatching(/^text\.wav: This is no WAV file/),
+      'empty.wav: The file is empty.',
+      expect.stringMatching(/^nan\.wav: The WAV file holds a sample that is no number/),
+      'absent.wav: There is no such file.',
+      '.: This is a folder, not a WAV file.',
+    ]);
+  });
+
+  it('explains itself when asked for what it has not', () => {
+    const { status, said, complained } = analyse('--horn', 'kazoo', 'x.wav');
+    expect([status, said]).toEqual([2, []]);
+    expect(complained[0]).toBe('No such horn: kazoo.');
+    expect(complained[1]).toMatch(/^Usage: .*baritone/);
+    const refused = [
+      ['x', '--a4', '200'],
+      ['x', '--note', 'H3'],
+      ['x', '--csv', '--json'],
+      ['x', '--tsv'],
+      [],
+    ];
+    for (const args of refused) expect(readOptions(args)).toEqual(expect.any(String));
+    expect(readOptions(['x', '--note', 'Bb3'])).toMatchObject({ context: { fingered: 58 } });
+  });
 });
 
-it('explains itself when asked for what it has not', () => {
-  const { status, complained } = analyse('--horn', 'kazoo', 'x.wav');
-  expect(status).toBe(2);
-  expect(complained).toMatch(/^Usage: .*baritone/);
+describe('JSON', () => {
+  it('hears a slurred line note by note at every usual rate, in files of both depths', async () => {
+    const rates = [8000, 11025, 16000, 22050, 32000, 44100, 48000, 88200, 96000, 192000];
+    // A4, B4 5 cents flat, E5 20 dB louder: on the alto written F#5, G#5, C#6.
+    const line: [number, number, number][] = [
+      [0.8, 440, 0.05],
+      [0.8, 493.88 * 2 ** (-5 / 1200), 0.05],
+      [0.8, 659.26, 0.5],
+    ];
+    const files = await Promise.all(
+      rates.flatMap((rate) =>
+        ([16, 32] as const).map((depth) => wav(`${rate}-${depth}.wav`, line, rate, depth)),
+      ),
+    );
+    const { status, said, complained } = analyse('--json', ...files);
+    expect([status, complained]).toEqual([0, []]);
+    const analyses = json(said);
+    expect(analyses.map(({ file }) => file)).toEqual(files);
+    for (const { sampleRateHz, frames, notes, events } of analyses) {
+      expect(frames.map(({ timeSeconds }) => timeSeconds)).toEqual(frames.map((_, i) => i / 100));
+      expect(frames.length, `${sampleRateHz}`).toBe(241);
+      expect(notes.map(({ writtenMidi }) => writtenMidi)).toEqual([78, 80, 85]);
+      expect(notes[1].measures.centsMean).toBeCloseTo(-5, 0);
+      expect(notes[1].startSeconds).toBeGreaterThan(0.76);
+      expect(notes[1].startSeconds).toBeLessThan(0.86);
+      // -26.02 - 3.01 dBFS for a sine of amplitude 0.05.
+      expect(Math.abs((notes[0].measures.levelDb ?? 0) + 29.03)).toBeLessThan(0.3);
+      expect(Math.abs((notes[2].measures.stepDb ?? 0) - 20)).toBeLessThan(0.3);
+      expect(events.filter(({ type }) => type === 'toneOnset')).toHaveLength(3);
+      expect(frames[100].partial).toBeNull();
+    }
+  });
+
+  it('knows partials and jumps where the fingering is told', async () => {
+    // Written G4 on the alto is 233.08 Hz; its octave is the second partial of the same tube.
+    const jump = await wav('jump.wav', [
+      [0.8, 233.08, 0.1],
+      [0.3, 466.16, 0.1],
+      [0.8, 233.08, 0.1],
+    ]);
+    const [told] = json(analyse('--json', jump, '--note', 'G4').said);
+    expect([told.frames[40].partial, told.frames[95].partial]).toEqual([1, 2]);
+    expect(told.notes).toHaveLength(1);
+    expect(told.events.find(({ type }) => type === 'jump')).toMatchObject({ from: 1, to: 2 });
+    const [untold] = json(analyse('--json', jump).said);
+    expect(untold.notes.map(({ writtenMidi }) => writtenMidi)).toEqual([67, 79, 67]);
+  });
+});
+
+it('writes one CSV table over all files', async () => {
+  const files = [await wav('a.wav', [[0.5, 440, 0.1]]), await wav('b, c.wav', [[0.5, 440, 0.1]])];
+  const { status, said } = analyse('--csv', ...files);
+  expect(status).toBe(0);
+  expect(said[0]).toBe('file,timeSeconds,f0Hz,clarity,levelDb,brightness,breathDb,partial');
+  expect(said).toHaveLength(1 + 2 * 51);
+  expect(said[26]).toMatch(/^a\.wav,0\.25,(440|439\.99\d*|440\.00\d*),/);
+  expect(said[80]).toMatch(/^"b, c\.wav",0\.28,/);
 });

@@ -1,53 +1,58 @@
-import { readFileSync } from 'node:fs';
-import { parseArgs } from 'node:util';
-import { decodeWav } from '@inner-hum/core/formats';
-import { columnValue, listenTo } from '@inner-hum/core/hearing';
-import { hornById, isHornId, nameNote, nearestMidi, toWritten } from '@inner-hum/core/horn';
-import { median } from '@inner-hum/core/stats';
-import { findToneSpan } from '@inner-hum/core/tone';
+import { resolve } from 'node:path';
+import { CoreError } from '@inner-hum/core/signal';
+import { framesToCsv } from '@inner-hum/core/formats';
+import { analyseFile, type FileAnalysis } from './analyseFile.ts';
+import { readOptions, USAGE, type Options } from './options.ts';
+import { summarise } from './summary.ts';
 
-// The core over WAV files: what the app would hear, one line a file.
-const { values, positionals } = parseArgs({
-  allowPositionals: true,
-  options: { horn: { type: 'string', default: 'alto' }, a4: { type: 'string', default: '440' } },
-});
-const a4Hz = Number(values.a4);
-if (!isHornId(values.horn) || !(a4Hz >= 390 && a4Hz <= 470) || positionals.length === 0) {
-  console.error(
-    'Usage: npm run -s analyse -- FILE.wav [MORE.wav] --horn soprano|alto|tenor|baritone --a4 390-470',
-  );
-  process.exit(2);
+// The core over WAV files. One bad file costs its own line on standard error and the exit code, never the others.
+
+/** npm runs scripts in the project's folder; files are meant from where the command was typed. */
+const typedIn = process.env.INIT_CWD ?? process.cwd();
+
+/** Four decimals of anything are more than is known. */
+function rounded(_name: string, value: unknown): unknown {
+  return typeof value === 'number' ? Math.round(value * 1e4) / 1e4 : value;
 }
-const horn = hornById(values.horn);
-let exitCode = 0;
 
-for (const file of positionals) {
-  try {
-    const { samples, sampleRateHz } = decodeWav(readFileSync(file));
-    const track = listenTo(samples, sampleRateHz);
-    const span = findToneSpan(track, null);
-    if (!span) {
-      console.log(`${file}: no tone`);
-      continue;
+function written(analysis: FileAnalysis, { form, context }: Options, isFirst: boolean): string {
+  if (form === 'json') return `${JSON.stringify(analysis, rounded)}\n`;
+  if (form === 'csv') return framesToCsv([analysis], isFirst);
+  return `${summarise(analysis, context)}\n`;
+}
+
+function complaint(error: unknown): string {
+  if (error instanceof CoreError) return error.message;
+  const code = (error as NodeJS.ErrnoException).code;
+  if (code === 'ENOENT') return 'There is no such file.';
+  if (code === 'EISDIR') return 'This is a folder, not a WAV file.';
+  if (code === 'EACCES') return 'The file may not be read: check its permissions.';
+  return `The file cannot be read: ${error instanceof Error ? error.message : String(error)}`;
+}
+
+function analyseAll(options: Options) {
+  let isFirst = true;
+  for (const file of options.files) {
+    try {
+      const text = written(analyseFile(file, resolve(typedIn, file), options.context), options, isFirst);
+      process.stdout.write(text);
+      isFirst = false;
+    } catch (error) {
+      console.error(`${file}: ${complaint(error)}`);
+      // No process.exit: what was written may still be on its way through a pipe.
+      process.exitCode = 2;
     }
-    const pitches: number[] = [];
-    for (let i = span.first; i <= span.last; i++) {
-      const f0Hz = columnValue(track.columns.f0Hz, i);
-      if (f0Hz !== null) pitches.push(f0Hz);
-    }
-    const f0Hz = median(pitches) ?? 0;
-    const midi = nearestMidi(f0Hz, a4Hz);
-    const { stem, accidental, octave } = nameNote(toWritten(midi, horn), 'letters');
-    const cents = 1200 * Math.log2(f0Hz / (a4Hz * 2 ** ((midi - 69) / 12)));
-    const level = median(track.columns.levelDb.subarray(span.first, span.last + 1)) ?? 0;
-    const [from, to] = [span.first / 100, span.last / 100].map((seconds) => seconds.toFixed(2));
-    console.log(
-      `${file}: written ${stem}${accidental && ` ${accidental}`} ${octave}, ${from}-${to} s, ` +
-        `${f0Hz.toFixed(2)} Hz, ${cents >= 0 ? '+' : ''}${cents.toFixed(1)} cents, ${level.toFixed(1)} dBFS`,
-    );
-  } catch (error) {
-    console.error(`${file}: ${error instanceof Error ? error.message : String(error)}`);
-    exitCode = 2;
   }
 }
-process.exit(exitCode);
+
+// A reader that has seen enough (`| head`) is no error.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EPIPE') process.exit(0);
+  throw error;
+});
+
+const options = readOptions(process.argv.slice(2));
+if (typeof options === 'string') {
+  console.error(`${options}\n${USAGE}`);
+  process.exitCode = 2;
+} else analyseAll(options);

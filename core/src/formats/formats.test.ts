@@ -1,25 +1,131 @@
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, it } from 'vitest';
-import { decodeWav, encodeWav, packTake, type TakeDocument } from './index.ts';
+import { describe, expect, it } from 'vitest';
+import { decodeWav, encodeWav, framesToCsv, packTake, type TakeDocument } from './index.ts';
 
 const samples = Float32Array.from({ length: 1000 }, (_, n) => Math.sin(n / 7) / 3);
 
-it('keeps every sample of a take in its WAV', () => {
-  const wav = encodeWav({ sampleRateHz: 44100, samples });
-  expect(decodeWav(wav)).toEqual({ sampleRateHz: 44100, samples });
-  const rough = decodeWav(encodeWav({ sampleRateHz: 48000, samples }, '16'));
-  rough.samples.forEach((sample, n) => expect(Math.abs(sample - samples[n])).toBeLessThan(1 / 32000));
+/** A RIFF file from chunks, padded as the format wants. */
+function riff(...chunks: [name: string, body: Uint8Array][]): Uint8Array {
+  const parts = chunks.map(([name, body]) => {
+    const chunk = new Uint8Array(8 + body.length + (body.length % 2));
+    chunk.set(Buffer.from(name, 'latin1'));
+    new DataView(chunk.buffer).setUint32(4, body.length, true);
+    chunk.set(body, 8);
+    return chunk;
+  });
+  const head = new Uint8Array(12);
+  head.set(Buffer.from('RIFF\0\0\0\0WAVE', 'latin1'));
+  return Uint8Array.from(Buffer.concat([head, ...parts]));
+}
+
+function format(
+  coding: number,
+  channels: number,
+  rate: number,
+  bits: number,
+  extensible = false,
+): Uint8Array {
+  const view = new DataView(new ArrayBuffer(extensible ? 40 : 16));
+  view.setUint16(0, extensible ? 0xfffe : coding, true);
+  view.setUint16(2, channels, true);
+  view.setUint32(4, rate, true);
+  view.setUint32(8, (rate * channels * bits) / 8, true);
+  view.setUint16(12, (channels * bits) / 8, true);
+  view.setUint16(14, bits, true);
+  if (extensible) view.setUint16(24, coding, true);
+  return new Uint8Array(view.buffer);
+}
+
+/** Whole-numbered samples of any depth, little-endian, channel by channel in each frame. */
+function pcm(bits: number, ...channels: number[][]): Uint8Array {
+  const bytes: number[] = [];
+  for (const n of channels[0].keys())
+    for (const channel of channels)
+      for (let b = 0; b < bits; b += 8)
+        bytes.push((Math.round(channel[n] * (2 ** (bits - 1) - 1)) >> b) & 255);
+  return Uint8Array.from(bytes);
+}
+
+const refusal = (bytes: Uint8Array): string => {
+  try {
+    decodeWav(bytes);
+  } catch (error) {
+    return (error as Error).message;
+  }
+  return 'read';
+};
+
+describe('WAV', () => {
+  it('keeps every sample of a take', async () => {
+    expect(decodeWav(await encodeWav({ sampleRateHz: 44100, samples }))).toEqual({
+      sampleRateHz: 44100,
+      samples,
+    });
+    const rough = decodeWav(await encodeWav({ sampleRateHz: 48000, samples }, 16));
+    rough.samples.forEach((sample, n) => expect(Math.abs(sample - samples[n])).toBeLessThan(1 / 32000));
+  });
+
+  it('reads 16, 24 and 32 bits, mixes channels, and passes over chunks it does not know', () => {
+    const left = Array.from(samples);
+    const right = left.map((sample) => -sample / 2);
+    for (const bits of [16, 24, 32])
+      for (const extensible of [false, true]) {
+        const file = riff(
+          ['LIST', new Uint8Array(7)],
+          ['fmt ', format(1, 2, 22050, bits, extensible)],
+          ['fact', new Uint8Array(5)],
+          ['data', pcm(bits, left, right)],
+          ['tail', new Uint8Array(3)],
+        );
+        const { sampleRateHz, samples: mixed } = decodeWav(file);
+        expect(sampleRateHz).toBe(22050);
+        expect(mixed).toHaveLength(1000);
+        mixed.forEach((sample, n) => expect(Math.abs(sample - samples[n] / 4)).toBeLessThan(1 / 32000));
+      }
+  });
+
+  it('says of each bad file what is wrong', () => {
+    const data = ['data', pcm(16, [0.1, 0.2])] as [string, Uint8Array];
+    const whole = riff(['fmt ', format(1, 1, 48000, 16)], data);
+    const numbers = new Uint8Array(Float32Array.of(0.1, NaN).buffer);
+    expect(refusal(new Uint8Array(0))).toMatch(/empty/);
+    expect(refusal(new Uint8Array(100))).toMatch(/no WAV file/);
+    expect(refusal(whole.subarray(0, 30))).toMatch(/cut short/);
+    expect(refusal(whole.subarray(0, -1))).toMatch(/promises 0\.00 s/);
+    expect(refusal(riff(['fmt ', format(1, 1, 48000, 16)], ['data', new Uint8Array(0)]))).toMatch(/no sound/);
+    expect(refusal(riff(data, ['fmt ', format(1, 1, 48000, 16)]))).toMatch(/before its format/);
+    expect(refusal(riff(['fmt ', format(85, 1, 48000, 16)], data))).toMatch(/PCM or float/);
+    expect(refusal(riff(['fmt ', format(1, 0, 48000, 16)], data))).toMatch(/0 channels/);
+    expect(refusal(riff(['fmt ', format(1, 1, 4_000_000_000, 16)], data))).toMatch(/4000000000/);
+    expect(refusal(riff(['fmt ', format(1, 1, 48000, 13)], data))).toMatch(/13 bits/);
+    expect(refusal(riff(['fmt ', format(3, 1, 48000, 32)], ['data', numbers]))).toMatch(
+      /no number, at 0\.000 s/,
+    );
+  });
 });
 
-it('says so when a file is no WAV', () => {
-  expect(() => decodeWav(new Uint8Array(100))).toThrowError(
-    expect.objectContaining({ code: 'wav-unreadable' }),
+it('writes frames as CSV, with empty fields for what has no answer', () => {
+  const frame = { timeSeconds: 0.01, clarity: 0.9, levelDb: -20, brightness: null, breathDb: null };
+  expect(
+    framesToCsv([
+      {
+        file: 'a, "b".wav',
+        frames: [
+          { ...frame, f0Hz: 220.5, partial: 2 },
+          { ...frame, f0Hz: null, partial: null },
+        ],
+      },
+    ]),
+  ).toBe(
+    'file,timeSeconds,f0Hz,clarity,levelDb,brightness,breathDb,partial\n' +
+      '"a, ""b"".wav",0.01,220.5,0.9,-20,,,2\n' +
+      '"a, ""b"".wav",0.01,,0.9,-20,,,\n',
   );
 });
 
-it('packs sound and figures of a take side by side', () => {
+it('packs sound and figures of a take side by side', async () => {
   const document = { format: 'inner-hum-take', version: 1, playerNote: 'schön' } as TakeDocument;
-  const files = unzipSync(packTake('2026 G 4', document, { sampleRateHz: 48000, samples }));
+  const files = unzipSync(await packTake('2026 G 4', document, { sampleRateHz: 48000, samples }));
   expect(Object.keys(files)).toEqual(['2026 G 4.wav', '2026 G 4.json']);
   expect(JSON.parse(strFromU8(files['2026 G 4.json']))).toEqual(document);
   expect(decodeWav(files['2026 G 4.wav']).samples).toEqual(samples);

@@ -1,3 +1,4 @@
-// File formats over libraries: WAV and the export of one take. Nothing here hears or judges.
+// File formats over libraries: WAV, frames as rows, the export of one take. Nothing here hears or judges.
 export { encodeWav, decodeWav, type Sound } from './wav.ts';
 export { packTake, type TakeDocument } from './takeExport.ts';
+export { frameRows, framesToCsv, type FrameRow } from './frameRows.ts';

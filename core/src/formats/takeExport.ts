@@ -1,6 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import type { HornId } from '../horn/index.ts';
 import type { TakeAnalysis, TakeContext } from '../judge/index.ts';
+import type { FrameRow } from './frameRows.ts';
 import { encodeWav, type Sound } from './wav.ts';
 
 /** The JSON that travels with a take's sound. Units are in the names; absent frame values are null. */
@@ -17,21 +18,18 @@ export interface TakeDocument {
   analysis: TakeAnalysis | null;
   clickSeconds: number[];
   playerNote: string;
-  frames: {
-    timeSeconds: number;
-    f0Hz: number | null;
-    clarity: number;
-    levelDb: number;
-    brightness: number | null;
-    breathDb: number | null;
-  }[];
+  frames: FrameRow[];
 }
 
 /** One take as a ZIP of `NAME.wav` (32-bit float, sample for sample) and `NAME.json`. */
-export function packTake(name: string, document: TakeDocument, sound: Sound): Uint8Array<ArrayBuffer> {
+export async function packTake(
+  name: string,
+  document: TakeDocument,
+  sound: Sound,
+): Promise<Uint8Array<ArrayBuffer>> {
   return zipSync(
     {
-      [`${name}.wav`]: encodeWav(sound),
+      [`${name}.wav`]: await encodeWav(sound),
       [`${name}.json`]: strToU8(`${JSON.stringify(document, null, 1)}\n`),
     },
     { level: 6 },

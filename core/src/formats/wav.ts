@@ -1,5 +1,7 @@
-import wavefile from 'wavefile/dist/wavefile.js';
+import decode from '@audio/decode-wav';
+import createEncoder from '@audio/encode-wav';
 import { CoreError } from '../signal/index.ts';
+import { readWavHeader, type WavHeader } from './wavHeader.ts';
 
 export interface Sound {
   sampleRateHz: number;
@@ -8,30 +10,44 @@ export interface Sound {
 }
 
 /** A mono WAV file: 32-bit float keeps every bit of a take, 16-bit is for programs that want it. */
-export function encodeWav(
+export async function encodeWav(
   { sampleRateHz, samples }: Sound,
-  depth: '32f' | '16' = '32f',
-): Uint8Array<ArrayBuffer> {
-  const file = new wavefile.WaveFile();
-  const values =
-    depth === '16' ? Array.from(samples, (s) => Math.round(Math.max(-1, Math.min(1, s)) * 32767)) : samples;
-  file.fromScratch(1, sampleRateHz, depth, values);
-  return new Uint8Array(file.toBuffer());
+  bitDepth: 16 | 32 = 32,
+): Promise<Uint8Array<ArrayBuffer>> {
+  const encoder = await createEncoder({ sampleRate: sampleRateHz, bitDepth });
+  encoder.encode([samples]);
+  return new Uint8Array(encoder.flush());
 }
 
-/** Reads a PCM or float WAV, mixing channels to mono. Throws `wav-unreadable`. */
+/**
+ * Reads a PCM or float WAV, mixing channels to mono. Throws `wav-unreadable` with what is wrong with the file, and
+ * `samples-not-finite` where a sample is no number.
+ */
 export function decodeWav(bytes: Uint8Array): Sound {
-  try {
-    const file = new wavefile.WaveFile(bytes);
-    file.toBitDepth('32f');
-    const { sampleRate } = file.fmt as { sampleRate: number };
-    const data = file.getSamples(false, Float32Array) as unknown;
-    const channels = (Array.isArray(data) ? data : [data]) as Float32Array[];
-    const samples = new Float32Array(channels[0].length);
-    for (const channel of channels)
-      for (let n = 0; n < samples.length; n++) samples[n] += channel[n] / channels.length;
-    return { sampleRateHz: sampleRate, samples };
-  } catch (error) {
-    throw new CoreError('wav-unreadable', `Not a readable WAV file: ${String(error)}`);
-  }
+  const header = readWavHeader(bytes);
+  const { sampleRateHz, sampleCount } = header;
+  const channels = decode(onlyFormatAndData(bytes, header)).channelData;
+  const samples = new Float32Array(sampleCount);
+  for (const channel of channels)
+    for (let n = 0; n < sampleCount; n++) samples[n] += channel[n] / channels.length;
+  const bad = samples.findIndex((sample) => !Number.isFinite(sample));
+  if (bad >= 0)
+    throw new CoreError(
+      'samples-not-finite',
+      `The WAV file holds a sample that is no number, at ${(bad / sampleRateHz).toFixed(3)} s.`,
+    );
+  return { sampleRateHz, samples };
+}
+
+/** The decoder loses its way after chunks of odd length: it gets a file without any other chunk. */
+function onlyFormatAndData(
+  bytes: Uint8Array,
+  { formatAt, formatSize, dataAt, dataSize }: WavHeader,
+): Uint8Array {
+  const formatEnd = 12 + 8 + formatSize + (formatSize % 2);
+  const plain = new Uint8Array(formatEnd + 8 + dataSize);
+  plain.set(bytes.subarray(0, 12));
+  plain.set(bytes.subarray(formatAt - 8, formatAt + formatSize), 12);
+  plain.set(bytes.subarray(dataAt - 8, dataAt + dataSize), formatEnd);
+  return plain;
 }

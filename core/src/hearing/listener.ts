@@ -51,7 +51,8 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
   let emitted = 0;
   let fed12 = 0;
 
-  const between = new Float32Array(BLOCK);
+  // From a rate under 12 kHz more comes out than went in.
+  const between = new Float32Array(2 * BLOCK);
   const silence = new Float32Array(BLOCK);
 
   /** Takes samples `from` up to `to`, at most BLOCK of them. */

@@ -4,6 +4,7 @@ import {
   hornById,
   nameNote,
   nearestMidi,
+  readNote,
   regularTube,
   soundingMidi,
   toSounding,
@@ -41,4 +42,12 @@ it('names notes as saxophone books and as players abroad do', () => {
 it('overblows the tube an octave below from D5 on', () => {
   expect(regularTube(writtenMidi(73))).toEqual({ tube: 73, partial: 1 });
   expect(regularTube(writtenMidi(74))).toEqual({ tube: 62, partial: 2 });
+});
+
+it('reads what it names, and refuses what is no note', () => {
+  for (let midi = 40; midi < 100; midi++) {
+    const { stem, accidental, octave } = nameNote(midi, 'letters');
+    expect(readNote(`${stem}${{ sharp: '#', flat: 'b', '': '' }[accidental]}${octave}`)).toBe(midi);
+  }
+  expect(['h3', 'C', 'c##4', '', 'Bb33'].map(readNote)).toEqual([null, null, null, null, null]);
 });

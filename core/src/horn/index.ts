@@ -5,4 +5,5 @@ export { frequencyHz, centsBetween, nearestMidi } from './pitch.ts';
 export { HORNS, HORN_IDS, hornById, isHornId, type Horn, type HornId } from './horns.ts';
 export { toSounding, toWritten } from './horns.ts';
 export { regularTube, type TubeFingering } from './tubes.ts';
+export { readNote } from './readNote.ts';
 export { nameNote, type NoteNaming, type NoteName } from './noteNames.ts';

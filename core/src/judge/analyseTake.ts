@@ -14,8 +14,8 @@ import { dropOuts, findGaps, findSlips, findToneSpan } from '../tone/index.ts';
 import { measureHold } from './hold.ts';
 import { levelCurve } from './levelCurve.ts';
 import type { SwellMeasures } from './measures.ts';
+import { measureNote } from './noteMeasures.ts';
 import { readNote, type PitchTarget } from './noteTrack.ts';
-import { bendWithLevel, centsAtEnd, centsOverall, dynamicSpanDb } from './pitchMeasures.ts';
 import { findStairs, peakOffsetBeats, swellError, wrongWayPercent, type Stair } from './swellMeasures.ts';
 import type { TakeEvent } from './takeEvent.ts';
 import { TOLERANCES, type ToleranceId } from './tolerances.ts';
@@ -40,8 +40,16 @@ export interface TakeAnalysis {
   verdict: Verdict;
 }
 
+const NO_ENDS = {
+  softEndCents: null,
+  loudEndCents: null,
+  bendWithLevel: null,
+  bendWithLevelR2: null,
+  colourShift: null,
+} satisfies Partial<SwellMeasures>;
+
 /** Target of a written note on a horn, by its regular fingering. */
-export function pitchTarget(note: NoteItem, hornId: HornId, a4Hz: number): PitchTarget {
+export function pitchTarget(note: Pick<NoteItem, 'writtenMidi'>, hornId: HornId, a4Hz: number): PitchTarget {
   const { tube, partial } = regularTube(note.writtenMidi);
   const horn = hornById(hornId);
   return {
@@ -101,18 +109,16 @@ export function analyseTake(
     },
   });
   const measures: SwellMeasures = {
-    ...centsOverall(read),
-    softEndCents: isSwell ? centsAtEnd(read, 'soft') : null,
-    loudEndCents: isSwell ? centsAtEnd(read, 'loud') : null,
-    bendWithLevel: isSwell ? bendWithLevel(read) : null,
-    dynamicSpanDb: dynamicSpanDb(read),
+    ...measureNote(read),
+    // A steady tone has no ends to compare.
+    ...(!isSwell && NO_ENDS),
     swellErrorDb: error?.rmsDb ?? null,
     levelOffsetDb: error?.offsetDb ?? null,
     stairs: {
       count: stairs.length,
       worstDb: stairs.length > 0 ? Math.max(...stairs.map(({ stepDb }) => stepDb)) : null,
     },
-    wrongWayPercent: shape === 'steady' ? null : wrongWayPercent(curve, shape),
+    wrongWayPercent: !isSwell ? null : wrongWayPercent(curve, shape),
     peakOffsetBeats: turn === null ? null : peakOffsetBeats(curve, turn),
     holdSeconds: hold.seconds,
     holdBeats: hold.seconds / secondsPerBeat,

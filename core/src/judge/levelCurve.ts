@@ -17,7 +17,7 @@ export interface LevelCurve {
 
 /** Lays the steady part against the written line; frames outside the written length are left out. */
 export function levelCurve(
-  note: NoteTrack,
+  note: Pick<NoteTrack, 'timeSeconds' | 'levelDb'>,
   beatZeroSeconds: number,
   secondsPerBeat: number,
   lengthBeats: number,

@@ -1,16 +1,33 @@
 import type { HoldCause } from './hold.ts';
 
-/** Every figure of a single-note take; null where there is no answer. Units are in the names. */
-export interface SwellMeasures {
-  /** Median cents over the steady part; + is sharp. */
+/** What can be said of any note over its steady part; null where there is no answer. Units are in the names. */
+export interface NoteMeasures {
+  /** Median cents; + is sharp. */
   centsMean: number | null;
   /** Half the 16-84 percentile width. */
   centsSpread: number | null;
+  driftCentsPerSecond: number | null;
+  /** Median cents of the frames near the softest and the loudest level. */
   softEndCents: number | null;
   loudEndCents: number | null;
   /** Cents per 10 dB louder, with the share of the variance it explains. */
-  bendWithLevel: { centsPer10Db: number; r2: number } | null;
+  bendWithLevel: number | null;
+  bendWithLevelR2: number | null;
+  /** Median level in dBFS. */
+  levelDb: number | null;
+  /** Half the 16-84 percentile width. */
+  levelSpreadDb: number | null;
+  levelDriftDbPerSecond: number | null;
   dynamicSpanDb: number | null;
+  /** Median harmonic number and median breath; compare within a note only. */
+  brightness: number | null;
+  breathDb: number | null;
+  /** Harmonic numbers per 10 dB louder. */
+  colourShift: number | null;
+}
+
+/** Every figure of a single-note take, measured against what was written. */
+export interface SwellMeasures extends NoteMeasures {
   /** RMS distance from the written line after the best single offset, and that offset. */
   swellErrorDb: number | null;
   levelOffsetDb: number | null;

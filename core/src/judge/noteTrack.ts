@@ -15,6 +15,9 @@ export interface NoteTrack {
   cents: Float64Array;
   /** dBFS; NaN under a metronome click. */
   levelDb: Float64Array;
+  /** Mean harmonic number and breath in dB; NaN without pitch. */
+  brightness: Float64Array;
+  breathDb: Float64Array;
 }
 
 export interface PitchTarget {
@@ -44,6 +47,21 @@ export function readNote(
       return f0Hz !== null && onPartial(f0Hz) ? centsBetween(f0Hz, target.targetHz) : Number.NaN;
     }),
     levelDb: fill((frame) => columns.levelDb[frame]),
+    brightness: fill((frame) => columns.brightness[frame]),
+    breathDb: fill((frame) => columns.breathDb[frame]),
+  };
+}
+
+/** Several notes measured as one, in order of time. */
+export function joinNotes(notes: readonly NoteTrack[]): NoteTrack {
+  const join = (read: (note: NoteTrack) => Float64Array) =>
+    Float64Array.from(notes.flatMap((note) => Array.from(read(note))));
+  return {
+    timeSeconds: join((note) => note.timeSeconds),
+    cents: join((note) => note.cents),
+    levelDb: join((note) => note.levelDb),
+    brightness: join((note) => note.brightness),
+    breathDb: join((note) => note.breathDb),
   };
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
+import { measureNote } from './noteMeasures.ts';
 import { readNote, type NoteTrack } from './noteTrack.ts';
 import { bendWithLevel, centsAtEnd, centsOverall, dynamicSpanDb } from './pitchMeasures.ts';
 
@@ -7,7 +8,13 @@ const FRAMES = 800;
 
 function noteOf(cents: (i: number) => number, levelDb: (i: number) => number): NoteTrack {
   const column = (read: (i: number) => number) => Float64Array.from({ length: FRAMES }, (_, i) => read(i));
-  return { timeSeconds: column((i) => i / 100), cents: column(cents), levelDb: column(levelDb) };
+  return {
+    timeSeconds: column((i) => i / 100),
+    cents: column(cents),
+    levelDb: column(levelDb),
+    brightness: column((i) => 3 + levelDb(i) / 20),
+    breathDb: column(() => -20),
+  };
 }
 
 /** From -40 to -20 dBFS and back. */
@@ -44,14 +51,14 @@ describe('the two ends', () => {
 describe('bendWithLevel', () => {
   it('is the slope in cents per 10 dB, with how much it explains', () => {
     const bend = bendWithLevel(noteOf((i) => -0.9 * (swell(i) + 30), swell));
-    expect(bend?.centsPer10Db).toBeCloseTo(-9, 1);
-    expect(bend?.r2).toBeGreaterThan(0.99);
+    expect(bend.bendWithLevel).toBeCloseTo(-9, 1);
+    expect(bend.bendWithLevelR2).toBeGreaterThan(0.99);
   });
 
   it('explains nothing where pitch goes its own way', () => {
     const bend = bendWithLevel(noteOf((i) => (i < FRAMES / 2 ? 12 : -12), swell));
-    expect(Math.abs(bend?.centsPer10Db ?? 99)).toBeLessThan(3);
-    expect(bend?.r2).toBeLessThan(0.2);
+    expect(Math.abs(bend.bendWithLevel ?? 99)).toBeLessThan(3);
+    expect(bend.bendWithLevelR2).toBeLessThan(0.2);
   });
 
   it('has no answer where the level hardly moves', () => {
@@ -62,9 +69,21 @@ describe('bendWithLevel', () => {
           (i) => -30 + i / 400,
         ),
       ),
-    ).toBeNull();
+    ).toEqual({ bendWithLevel: null, bendWithLevelR2: null });
     expect(dynamicSpanDb(noteOf(() => 0, swell))).toBeCloseTo(18, 1);
   });
+});
+
+it('measures a note of which nothing was written', () => {
+  // A tenth of a cent a frame is 10 cents/s; brightness is built to move 0.5 per 10 dB.
+  const measures = measureNote(noteOf((i) => i / 10, swell));
+  expect(measures.driftCentsPerSecond).toBeCloseTo(10, 6);
+  expect(measures.colourShift).toBeCloseTo(0.5, 3);
+  expect(measures.levelDb).toBeCloseTo(-30, 1);
+  // Level is spread evenly over 20 dB: the 16-84 half-width of that is 0.34 of it.
+  expect(measures.levelSpreadDb).toBeCloseTo(6.8, 1);
+  expect(measures.levelDriftDbPerSecond).toBeCloseTo(0, 1);
+  expect(measures.breathDb).toBe(-20);
 });
 
 describe('the steady part', () => {

@@ -1,5 +1,6 @@
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { halfWidth16to84, median, percentile, smoothInto, theilSen } from '../stats/index.ts';
+import type { NoteMeasures } from './measures.ts';
 import { present, type NoteTrack } from './noteTrack.ts';
 
 const END_WITHIN_DB = 3;
@@ -25,24 +26,43 @@ export function centsAtEnd({ cents, levelDb }: NoteTrack, end: 'soft' | 'loud'):
 }
 
 /**
- * bendWithLevel: Theil-Sen slope of cents against level, both smoothed over 250 ms, in cents per 10 dB, with
- * R2. Null where the level spans less than 6 dB: there is no bend to read.
+ * Theil-Sen slope of a column against level, both smoothed over 250 ms, per 10 dB louder, with R2. Null where the
+ * level spans less than 6 dB: there is nothing to read.
  */
-export function bendWithLevel(note: NoteTrack): { centsPer10Db: number; r2: number } | null {
+function againstLevel(note: NoteTrack, column: Float64Array): { per10Db: number; r2: number } | null {
   const span = dynamicSpanDb(note);
   if (span === null || span < LEAST_SPAN_DB) return null;
-  const cents = new Float64Array(note.cents.length);
-  const level = new Float64Array(note.cents.length);
-  smoothInto(cents, note.cents, SMOOTHING_FRAMES);
+  const value = new Float64Array(column.length);
+  const level = new Float64Array(column.length);
+  smoothInto(value, column, SMOOTHING_FRAMES);
   smoothInto(level, note.levelDb, SMOOTHING_FRAMES);
-  const usable = Array.from(note.cents.keys()).filter(
-    (i) => !Number.isNaN(note.cents[i]) && !Number.isNaN(level[i]),
-  );
+  const usable = Array.from(column.keys()).filter((i) => !Number.isNaN(column[i]) && !Number.isNaN(level[i]));
   const fit = theilSen(
     usable.map((i) => level[i]),
-    usable.map((i) => cents[i]),
+    usable.map((i) => value[i]),
   );
-  return fit && { centsPer10Db: 10 * fit.slope, r2: fit.r2 };
+  return fit && { per10Db: 10 * fit.slope, r2: fit.r2 };
+}
+
+/** bendWithLevel: cents per 10 dB louder, and the share of the variance it explains. Null under 6 dB of span. */
+export function bendWithLevel(note: NoteTrack): Pick<NoteMeasures, 'bendWithLevel' | 'bendWithLevelR2'> {
+  const fit = againstLevel(note, note.cents);
+  return { bendWithLevel: fit?.per10Db ?? null, bendWithLevelR2: fit?.r2 ?? null };
+}
+
+/** colourShift: harmonic numbers per 10 dB louder. Null under 6 dB of span. */
+export function colourShift(note: NoteTrack): number | null {
+  return againstLevel(note, note.brightness)?.per10Db ?? null;
+}
+
+/** Robust slope of a column over time, per second; null with fewer than three values. */
+export function driftPerSecond({ timeSeconds }: NoteTrack, column: Float64Array): number | null {
+  const usable = Array.from(column.keys()).filter((i) => !Number.isNaN(column[i]));
+  const fit = theilSen(
+    usable.map((i) => timeSeconds[i]),
+    usable.map((i) => column[i]),
+  );
+  return fit && fit.slope;
 }
 
 /** dynamicSpanDb: 95th minus 5th percentile of level over the steady part. Null where there is none. */

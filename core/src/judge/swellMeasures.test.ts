@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { levelCurve, type LevelCurve } from './levelCurve.ts';
-import type { NoteTrack } from './noteTrack.ts';
 import { findStairs, peakOffsetBeats, swellError, wrongWayPercent } from './swellMeasures.ts';
 
 const BEATS = 8;
@@ -11,11 +10,7 @@ const written = (beat: number) => -20 - 5 * Math.abs(beat - 4);
 /** A curve at 60 beats a minute from a level drawn by hand. */
 function curveOf(level: (beat: number) => number, target: (beat: number) => number = written): LevelCurve {
   const frames = Array.from({ length: 100 * BEATS + 1 }, (_, i) => i / 100);
-  const note: NoteTrack = {
-    timeSeconds: Float64Array.from(frames),
-    cents: new Float64Array(frames.length),
-    levelDb: Float64Array.from(frames, level),
-  };
+  const note = { timeSeconds: Float64Array.from(frames), levelDb: Float64Array.from(frames, level) };
   return levelCurve(note, 0, 1, BEATS, target);
 }
 

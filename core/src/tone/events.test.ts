@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
-import { dropOuts, findGaps, findSlips, findToneSpan, partialOf } from './index.ts';
+import { dropOuts, findGaps, findNotes, findSlips, findToneSpan, partialOf } from './index.ts';
 
 type Part = [frames: number, f0Hz: number | null, levelDb?: number, clarity?: number];
 
@@ -92,5 +92,37 @@ describe('what must not be measured', () => {
     // 0.475 to 0.545 s are frames 48 to 54; -0.035 to 0.035 are 0 to 3.
     const frames = Array.from(masked.keys()).filter((i) => masked[i] === 1);
     expect(frames).toEqual([0, 1, 2, 3, 48, 49, 50, 51, 52, 53, 54]);
+  });
+});
+
+describe('the notes of free playing', () => {
+  const notes = (...parts: Part[]) =>
+    findNotes(trackOf(...parts), null).map(({ first, last }) => [first, last]);
+  /** A glide of so many cents a frame. */
+  const glide = (frames: number, from: number, centsPerFrame: number) =>
+    Array.from({ length: frames }, (_, i): Part => [1, from * 2 ** ((i * centsPerFrame) / 1200)]);
+
+  it('parts a slurred semitone, also where the window smears it, and a repeated note after a rest', () => {
+    expect(notes([50, 220], [50, 233.08], [20, null, -70], [50, 233.08])).toEqual([
+      [0, 49],
+      [50, 99],
+      [120, 169],
+    ]);
+    const smeared = notes([50, 220], ...glide(5, 220, 20), [50, 233.08]);
+    expect(smeared).toHaveLength(2);
+    expect(smeared[1][0]).toBeGreaterThan(50);
+    expect(smeared[1][0]).toBeLessThan(57);
+  });
+
+  it('keeps a bend, vibrato, a crack and a short hole inside their note', () => {
+    expect(notes([20, 220], ...glide(150, 220, -0.6))).toHaveLength(1);
+    const vibrato = Array.from({ length: 200 }, (_, i): Part => [
+      1,
+      220 * 2 ** ((40 * Math.sin(i / 3)) / 1200),
+    ]);
+    expect(notes(...vibrato)).toHaveLength(1);
+    expect(notes([60, 220], [8, 440], [60, 220], [9, null, -70], [60, 220])).toEqual([[0, 196]]);
+    expect(notes([60, 220], [20, 440], [60, 220])).toHaveLength(3);
+    expect(notes([300, null, -70])).toEqual([]);
   });
 });

@@ -11,3 +11,8 @@ export function partialOf(f0Hz: number, tubeHz: number): number | null {
   const partial = Math.max(1, Math.round(f0Hz / tubeHz));
   return Math.abs(centsBetween(f0Hz, partial * tubeHz)) <= MAX_PARTIAL_ERROR_CENTS ? partial : null;
 }
+
+/** `partialOf` for a column of frames; null also where no pitch is heard. */
+export function partialsOf(f0Hz: Float32Array, tubeHz: number): (number | null)[] {
+  return Array.from(f0Hz, (hz) => (Number.isNaN(hz) ? null : partialOf(hz, tubeHz)));
+}

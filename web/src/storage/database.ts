@@ -1,7 +1,8 @@
 import Dexie, { type Table } from 'dexie';
+import { giveNoteMeasures } from './upgrades.ts';
 import type { CalibrationRecord, ChunkRecord, FramesRecord, SettingsRecord, TakeRecord } from './records.ts';
 
-/** Schema version 1. A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
+/** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
 class InnerHumDatabase extends Dexie {
   takes!: Table<TakeRecord, string>;
   chunks!: Table<ChunkRecord, [string, number]>;
@@ -18,6 +19,9 @@ class InnerHumDatabase extends Dexie {
       settings: 'id',
       calibrations: 'id, madeAt',
     });
+    this.version(2)
+      .stores({})
+      .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveNoteMeasures));
   }
 }
 

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
 import { beforeEach, expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
@@ -75,4 +76,30 @@ it('reads damaged settings as their defaults, field by field', async () => {
   await changeSettings({ hornId: 'tenor', a4Hz: 442 });
   await database().settings.update('settings', { a4Hz: 9000 as number, theme: 'neon' as 'stage' });
   expect(await readSettings()).toEqual({ ...DEFAULT_SETTINGS, hornId: 'tenor' });
+});
+
+it('opens what an older version stored, with its figures under their new names', async () => {
+  const old = new Dexie('old');
+  old.version(1).stores({
+    takes: 'id, state, startedAt',
+    chunks: '[takeId+index], takeId',
+    frames: 'takeId',
+    settings: 'id',
+    calibrations: 'id, madeAt',
+  });
+  const measures = { centsMean: -3, bendWithLevel: { centsPer10Db: -9, r2: 0.97 } };
+  await old.table('takes').bulkAdd([
+    { ...record, id: 'judged', state: 'kept', analysis: { measures } },
+    { ...record, id: 'free', state: 'kept' },
+  ]);
+  old.close();
+  openDatabase('old');
+  const takes = await listTakes();
+  expect(takes).toHaveLength(2);
+  expect(takes.find(({ id }) => id === 'judged')?.analysis?.measures).toMatchObject({
+    centsMean: -3,
+    bendWithLevel: -9,
+    bendWithLevelR2: 0.97,
+    levelDb: null,
+  });
 });

@@ -1,5 +1,7 @@
-import type { TakeDocument } from '@inner-hum/core/formats';
-import { columnValue, FRAME_SECONDS, type FrameColumns } from '@inner-hum/core/hearing';
+import { frameRows, type TakeDocument } from '@inner-hum/core/formats';
+import type { FrameColumns } from '@inner-hum/core/hearing';
+import { pitchTarget, type TakeContext } from '@inner-hum/core/judge';
+import { partialsOf } from '@inner-hum/core/tone';
 import type { TakeRecord } from '../storage/index.ts';
 
 /** The JSON half of an exported take. */
@@ -16,13 +18,10 @@ export function takeDocument(take: TakeRecord, columns: FrameColumns): TakeDocum
     analysis: take.analysis,
     clickSeconds: take.foundClickSeconds,
     playerNote: take.playerNote,
-    frames: Array.from(columns.levelDb, (levelDb, i) => ({
-      timeSeconds: Math.round(i * FRAME_SECONDS * 100) / 100,
-      f0Hz: columnValue(columns.f0Hz, i),
-      clarity: columns.clarity[i],
-      levelDb,
-      brightness: columnValue(columns.brightness, i),
-      breathDb: columnValue(columns.breathDb, i),
-    })),
+    frames: frameRows(columns, take.context && fingeredPartials(columns, take.context)),
   };
+}
+
+function fingeredPartials(columns: FrameColumns, { exercise, hornId, a4Hz }: TakeContext) {
+  return partialsOf(columns.f0Hz, pitchTarget(exercise.items[0], hornId, a4Hz).tubeHz);
 }

@@ -107,7 +107,7 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
         config.onStorageTrouble(isQuotaError(error));
         const name = `take-${judged.id.slice(0, 8)}`;
         config.onUnsaved(
-          packTake(name, takeDocument(judged, columns), { sampleRateHz: judged.sampleRateHz, samples }),
+          await packTake(name, takeDocument(judged, columns), { sampleRateHz: judged.sampleRateHz, samples }),
         );
       }
       return judged.analysis;

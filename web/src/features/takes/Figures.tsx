@@ -13,9 +13,9 @@ function cents(value: number | null, t: TFunction): string | null {
 }
 
 function bend({ bendWithLevel }: SwellMeasures, t: TFunction): string | null {
-  if (!bendWithLevel) return null;
-  const count = Math.round(Math.abs(bendWithLevel.centsPer10Db));
-  return t(bendWithLevel.centsPer10Db < 0 ? 'figure.flatter' : 'figure.sharper', { count });
+  if (bendWithLevel === null) return null;
+  const count = Math.round(Math.abs(bendWithLevel));
+  return t(bendWithLevel < 0 ? 'figure.flatter' : 'figure.sharper', { count });
 }
 
 function stairs({ stairs: { count, worstDb } }: SwellMeasures, t: TFunction): string {

@@ -53,7 +53,7 @@ export function OneTake({ take }: { take: TakeRecord }) {
     if (!columns) return;
     const name = takeFileName(take);
     const sound = { sampleRateHz: take.sampleRateHz, samples: await loadSamples(take.id) };
-    downloadFile(`${name}.zip`, packTake(name, takeDocument(take, columns), sound), 'application/zip');
+    downloadFile(`${name}.zip`, await packTake(name, takeDocument(take, columns), sound), 'application/zip');
   }
   async function remove() {
     await deleteTake(take.id, Date.now());

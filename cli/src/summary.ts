@@ -1,0 +1,48 @@
+import { hornById, nameNote } from '@inner-hum/core/horn';
+import type { RecordedNote, RecordingContext } from '@inner-hum/core/judge';
+import type { FileAnalysis } from './analyseFile.ts';
+
+function noteName(note: RecordedNote): string {
+  const { stem, accidental, octave } = nameNote(note.writtenMidi, 'letters');
+  return `${stem}${accidental === 'sharp' ? '#' : accidental === 'flat' ? 'b' : ''}${octave}`;
+}
+
+function signed(value: number | null, digits: number, unit: string): string | null {
+  return value === null ? null : `${value < 0 ? '' : '+'}${value.toFixed(digits)} ${unit}`;
+}
+
+function noteLine(note: RecordedNote): string {
+  const { measures: m } = note;
+  const spread = m.centsSpread === null ? '' : ` (spread ${m.centsSpread.toFixed(1)})`;
+  const parts = [
+    `${note.startSeconds.toFixed(2)}-${note.endSeconds.toFixed(2)} s`,
+    `written ${noteName(note)}`,
+    `${note.soundingHz.toFixed(2)} Hz`,
+    m.centsMean === null ? 'too short to measure' : `${signed(m.centsMean, 1, 'cents')}${spread}`,
+    m.levelDb === null ? null : `${m.levelDb.toFixed(1)} dBFS`,
+    m.dynamicSpanDb === null ? null : `span ${m.dynamicSpanDb.toFixed(1)} dB`,
+    m.bendWithLevel === null ? null : `bend ${signed(m.bendWithLevel, 1, 'cents per 10 dB')}`,
+    m.breathDb === null ? null : `breath ${m.breathDb.toFixed(0)} dB`,
+  ];
+  return `  ${parts.filter((part) => part !== null).join(', ')}`;
+}
+
+/** A file in words: a line for it, one for each note, one for each thing that went wrong. */
+export function summarise(
+  { file, sampleRateHz, frames, notes, events }: FileAnalysis,
+  context: RecordingContext,
+): string {
+  const seconds = ((frames.length - 1) / 100).toFixed(2);
+  const heard =
+    notes.length === 0
+      ? 'no tone'
+      : `${notes.length} ${notes.length === 1 ? 'note' : 'notes'} of ${hornById(context.hornId).id}`;
+  const lines = [`${file}: ${seconds} s at ${sampleRateHz} Hz, ${heard}`, ...notes.map(noteLine)];
+  for (const event of events) {
+    const at = `  ${event.timeSeconds.toFixed(2)} s`;
+    if (event.type === 'jump' || event.type === 'crack')
+      lines.push(`${at}: ${event.type} to partial ${event.to} for ${event.lengthSeconds.toFixed(2)} s`);
+    if (event.type === 'gap') lines.push(`${at}: gap of ${event.lengthSeconds.toFixed(2)} s`);
+  }
+  return lines.join('\n');
+}

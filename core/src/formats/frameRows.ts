@@ -1,0 +1,51 @@
+import Papa from 'papaparse';
+import { columnValue, FRAME_SECONDS, type FrameColumns } from '../hearing/index.ts';
+
+/** One frame as it is written to files; null where there is no answer. */
+export interface FrameRow {
+  timeSeconds: number;
+  f0Hz: number | null;
+  clarity: number;
+  levelDb: number;
+  brightness: number | null;
+  breathDb: number | null;
+  /** Partial of the fingered tube. */
+  partial: number | null;
+}
+
+const FIELDS = ['timeSeconds', 'f0Hz', 'clarity', 'levelDb', 'brightness', 'breathDb', 'partial'] as const;
+
+/** Digits that are worth writing: a hundredth of a cent at 50 Hz, a hundredth of a decibel. */
+function rounded(value: number, digits: number): number {
+  const scale = 10 ** digits;
+  return Math.round(value * scale) / scale;
+}
+
+/** All frames as rows. `partials` one a frame, or null where the fingering is unknown. */
+export function frameRows(columns: FrameColumns, partials: readonly (number | null)[] | null): FrameRow[] {
+  const optional = (column: Float32Array, i: number, digits: number) => {
+    const value = columnValue(column, i);
+    return value === null ? null : rounded(value, digits);
+  };
+  return Array.from(columns.levelDb, (levelDb, i) => ({
+    timeSeconds: rounded(i * FRAME_SECONDS, 2),
+    f0Hz: optional(columns.f0Hz, i, 4),
+    clarity: rounded(columns.clarity[i], 4),
+    levelDb: rounded(levelDb, 2),
+    brightness: optional(columns.brightness, i, 3),
+    breathDb: optional(columns.breathDb, i, 2),
+    partial: partials?.[i] ?? null,
+  }));
+}
+
+/** Frames of several files as one CSV table with a header line; fields without an answer are empty. */
+export function framesToCsv(
+  files: readonly { file: string; frames: readonly FrameRow[] }[],
+  header = true,
+): string {
+  const rows = files.flatMap(({ file, frames }) =>
+    frames.map((frame) => [file, ...FIELDS.map((field) => frame[field])]),
+  );
+  const table = header ? [['file', ...FIELDS], ...rows] : rows;
+  return `${Papa.unparse(table, { newline: '\n' })}\n`;
+}

@@ -1,0 +1,89 @@
+import { CoreError } from '../signal/index.ts';
+
+interface WavFormat {
+  sampleRateHz: number;
+  channels: number;
+  bitsPerSample: number;
+}
+
+/** What a WAV file says of itself, checked against what it holds. */
+export interface WavHeader extends WavFormat {
+  /** Samples of each channel. */
+  sampleCount: number;
+  /** Where the bodies of its two chunks lie, in bytes. */
+  formatAt: number;
+  formatSize: number;
+  dataAt: number;
+  dataSize: number;
+}
+
+const PCM = 1;
+const FLOAT = 3;
+/** The real format stands in the first two bytes of the sub-format. */
+const EXTENSIBLE = 0xfffe;
+const DEPTHS: Record<number, number[]> = { [PCM]: [8, 16, 24, 32], [FLOAT]: [32, 64] };
+const MIN_RATE_HZ = 8000;
+const MAX_RATE_HZ = 192000;
+const MAX_CHANNELS = 32;
+
+const refuse = (sentence: string) => new CoreError('wav-unreadable', sentence);
+
+/**
+ * Reads and checks the header of a RIFF WAV file before anything trusts it. Throws `wav-unreadable` with a
+ * sentence: empty, no WAV, cut short, absurd (rate outside 8-192 kHz, no channel or over 32), or a coding other
+ * than PCM and float.
+ */
+export function readWavHeader(bytes: Uint8Array): WavHeader {
+  if (bytes.length === 0) throw refuse('The file is empty.');
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const name = (at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
+  if (name(0) !== 'RIFF' || name(8) !== 'WAVE')
+    throw refuse('This is no WAV file: save the sound as WAV (PCM or float) and try again.');
+  let format: (WavFormat & Pick<WavHeader, 'formatAt' | 'formatSize'>) | null = null;
+  for (let at = 12; at + 8 <= bytes.length;) {
+    const size = view.getUint32(at + 4, true);
+    const body = at + 8;
+    if (name(at) === 'fmt ') format = { ...readFormat(view, body, size), formatAt: body, formatSize: size };
+    if (name(at) === 'data') {
+      if (!format) throw refuse('The WAV header is broken: its sound comes before its format.');
+      const sampleCount = countSamples(format, size, bytes.length - body);
+      return { ...format, sampleCount, dataAt: body, dataSize: size };
+    }
+    at = body + size + (size % 2);
+  }
+  throw refuse('The WAV file is cut short: it holds no sound. Copy or record it again.');
+}
+
+function readFormat(view: DataView, at: number, size: number): WavFormat {
+  if (size < 16 || at + size > view.byteLength)
+    throw refuse('The WAV header is broken: its format is cut short.');
+  const tag = view.getUint16(at, true);
+  const coding = tag === EXTENSIBLE && size >= 40 ? view.getUint16(at + 24, true) : tag;
+  const channels = view.getUint16(at + 2, true);
+  const sampleRateHz = view.getUint32(at + 4, true);
+  const bitsPerSample = view.getUint16(at + 14, true);
+  const depths = DEPTHS[coding];
+  if (!depths)
+    throw refuse(`The WAV file is coded in a way that is not read (${coding}): save it as PCM or float.`);
+  if (!depths.includes(bitsPerSample))
+    throw refuse(`The WAV header is absurd: ${bitsPerSample} bits per sample.`);
+  if (sampleRateHz < MIN_RATE_HZ || sampleRateHz > MAX_RATE_HZ)
+    throw refuse(`The sample rate must be ${MIN_RATE_HZ}-${MAX_RATE_HZ} Hz; the file says ${sampleRateHz}.`);
+  if (channels < 1 || channels > MAX_CHANNELS)
+    throw refuse(`The WAV header is absurd: ${channels} channels.`);
+  return { sampleRateHz, channels, bitsPerSample };
+}
+
+function countSamples(format: WavFormat, promised: number, present: number): number {
+  const { sampleRateHz, channels, bitsPerSample } = format;
+  const frameBytes = (channels * bitsPerSample) / 8;
+  const seconds = (size: number) => (size / frameBytes / sampleRateHz).toFixed(2);
+  if (promised > present)
+    throw refuse(
+      `The WAV file is cut short: its header promises ${seconds(promised)} s, ${seconds(present)} s are there. ` +
+        'Copy or record it again.',
+    );
+  const sampleCount = Math.floor(promised / frameBytes);
+  if (sampleCount === 0) throw refuse('The WAV file holds no sound.');
+  return sampleCount;
+}

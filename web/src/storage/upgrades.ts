@@ -1,0 +1,20 @@
+/** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
+const ADDED = [
+  'driftCentsPerSecond',
+  'levelDb',
+  'levelSpreadDb',
+  'levelDriftDbPerSecond',
+  'brightness',
+  'breathDb',
+  'colourShift',
+];
+
+/** Version 1 to 2: bendWithLevel becomes two plain numbers, and figures that were not measured are null. */
+export function giveNoteMeasures(take: { analysis: { measures: Record<string, unknown> } | null }): void {
+  if (!take.analysis) return;
+  const { measures } = take.analysis;
+  const bend = measures.bendWithLevel as { centsPer10Db: number; r2: number } | null;
+  measures.bendWithLevel = bend?.centsPer10Db ?? null;
+  measures.bendWithLevelR2 = bend?.r2 ?? null;
+  for (const name of ADDED) measures[name] = null;
+}
