@@ -18,14 +18,15 @@ const coreMay = {
   standin: ['exercise', 'horn', 'signal'],
   formats: ['judge', 'hearing', 'exercise', 'horn', 'signal'],
 };
-const webFolders = ['app', 'features', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
+const webFolders = ['app', 'features', 'session', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
 const webMay = {
   ui: [],
   ribbon: [],
   audio: [],
   storage: [],
   workers: ['storage'],
-  features: ['ribbon', 'ui', 'storage', 'audio', 'workers', 'features'],
+  session: ['ui', 'storage', 'audio', 'workers'],
+  features: ['session', 'ribbon', 'ui', 'storage', 'audio', 'workers'],
   app: webFolders,
 };
 
@@ -44,6 +45,9 @@ const forbid = (files, folders, may, prefix) =>
                 group: [`${prefix}${other}/**`, `../${prefix}${other}/**`],
                 message: `${folder} must not import ${other}: see ARCHITECTURE.md.`,
               })),
+              ...(folder === 'features'
+                ? [{ regex: '^\\.\\./[a-z]', message: 'Rooms do not import rooms: share through session.' }]
+                : []),
               ...(folder === 'storage'
                 ? []
                 : [{ group: ['dexie'], message: 'Only storage touches Dexie.', allowTypeImports: true }]),

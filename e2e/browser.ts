@@ -67,3 +67,6 @@ export async function figure(page: Page, name: string): Promise<number> {
   if (!number) throw new Error(`No number in "${text}"`);
   return Number(number[0]);
 }
+
+/** A trouble that is told on the page. */
+export const trouble = (page: Page, code: string) => page.locator(`[data-trouble="${code}"]`);

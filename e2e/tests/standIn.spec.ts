@@ -20,7 +20,7 @@ test('a page killed in the middle of a take gives it back on return', async ({ p
   const back = await context.newPage();
   await back.goto('/takes');
   await back.getByRole('link', { name: /G/ }).first().click();
-  await expect(back.getByText('found again after the page had closed')).toBeVisible();
+  await expect(back.getByText('found again after it was cut short')).toBeVisible();
   const held = await back.locator('[data-figure="holdSeconds"] dd').innerText();
   // At most the last second is lost.
   expect(parseFloat(held)).toBeGreaterThan(played - 1.1);

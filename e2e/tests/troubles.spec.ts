@@ -1,10 +1,7 @@
-import { expect, firstVisit, inPhase, microphonePlaying, test } from '../browser.ts';
+import { expect, firstVisit, inPhase, microphonePlaying, test, trouble } from '../browser.ts';
 import { SOUNDS } from '../sounds.ts';
 
 test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell) });
-
-const trouble = (page: import('@playwright/test').Page, code: string) =>
-  page.locator(`[data-trouble="${code}"]`);
 
 for (const [name, code] of [
   ['NotAllowedError', 'micRefused'],
@@ -24,30 +21,43 @@ for (const [name, code] of [
     await expect(trouble(page, code)).toHaveCount(0);
   });
 
-test('a microphone unplugged in the middle of a take keeps what was played', async ({ page }) => {
-  await page.addInitScript(() => {
-    const open = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices);
-    navigator.mediaDevices.getUserMedia = async (wanted) => {
-      const stream = await open(wanted);
-      (window as unknown as { unplug(): void }).unplug = () => {
-        const [track] = stream.getAudioTracks();
-        track.stop();
-        track.dispatchEvent(new Event('ended'));
+for (const left of ['another', 'none'] as const)
+  test(`a microphone unplugged in the middle of a take keeps what was played (${left} left)`, async ({
+    page,
+  }) => {
+    await page.addInitScript((left) => {
+      const open = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices);
+      let gone = false;
+      navigator.mediaDevices.getUserMedia = async (wanted) => {
+        if (gone && left === 'none') throw new DOMException('', 'NotFoundError');
+        const stream = await open(wanted);
+        Object.assign(window, {
+          unplug() {
+            gone = true;
+            const [track] = stream.getAudioTracks();
+            track.stop();
+            track.dispatchEvent(new Event('ended'));
+          },
+          plugIn: () => (gone = false),
+        });
+        return stream;
       };
-      return stream;
-    };
+    }, left);
+    const hand = (name: string) =>
+      page.evaluate((name) => (window as unknown as Record<string, () => void>)[name](), name);
+    await firstVisit(page, 'microphone');
+    await inPhase(page, 'playing').waitFor();
+    await page.waitForTimeout(2500);
+    await hand('unplug');
+    await expect(trouble(page, left === 'none' ? 'micUnplugged' : 'micChanged')).toBeVisible();
+    await hand('plugIn');
+    if (left === 'none') await page.getByRole('button', { name: 'Try again' }).click();
+    // The fake microphone plays its swell anew for whoever opens it.
+    await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+    await page.goto('/takes');
+    await expect(page.getByText(/[12] takes? kept/)).toBeVisible();
+    await expect(page.getByText(/stopped at \d\.\d of 8\.0 s/).first()).toBeVisible();
   });
-  await firstVisit(page, 'microphone');
-  await inPhase(page, 'playing').waitFor();
-  await page.waitForTimeout(2500);
-  await page.evaluate(() => (window as unknown as { unplug(): void }).unplug());
-  await expect(trouble(page, 'micUnplugged')).toBeVisible();
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
-  await page.goto('/takes');
-  await expect(page.getByText(/[12] takes? kept/)).toBeVisible();
-  await expect(page.getByText(/stopped at \d\.\d of 8\.0 s/).first()).toBeVisible();
-});
 
 test('a headset microphone and processing that the browser kept are told, and do not stop the player', async ({
   page,

@@ -7,20 +7,23 @@ import { App } from './app/App.tsx';
 import { startI18n } from './app/i18n.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
-import { createStandController } from './features/stand/standController.ts';
-import { troubleCame } from './features/stand/standSlice.ts';
-import { openDatabase, purgeDeleted, unfinishedTakes } from './storage/index.ts';
+import { createSessionController, troubleCame } from './session/index.ts';
+import { openStorage, purgeDeleted, storeTake, unfinishedTakes } from './storage/index.ts';
 import { startSessionWorker } from './workers/index.ts';
 
-openDatabase(databaseName);
+const storageKind = await openStorage(databaseName);
+if (storageKind === 'memory') store.dispatch(troubleCame('storageRefused'));
 const client = startSessionWorker(databaseName);
-client.onFailure(() => store.dispatch(troubleCame('workerFailed')));
 
-/** Finishes takes whose page went away while they were played, and clears what was deleted long ago. */
-async function tidyUp() {
+/** Finishes takes whose page or worker went away while they were played. */
+async function finishTakes() {
   for (const { id } of await unfinishedTakes())
     // One take that cannot be read must not keep the others from coming back.
     await client.remote.recover(id).catch(() => store.dispatch(troubleCame('storageRefused')));
+}
+
+async function tidyUp() {
+  await finishTakes();
   await purgeDeleted(Date.now());
   await navigator.storage?.persist?.();
 }
@@ -32,5 +35,17 @@ await startI18n();
 void document.fonts.load('italic 700 30px "Literata Variable"');
 root.textContent = isDemo ? i18next.t('app.preparingDemo') : '';
 if (isDemo) await (await import('./features/demo/seedDemo.ts')).seedDemo(client);
-createRoot(root).render(<App stand={createStandController(client, store.dispatch)} />);
+const session = createSessionController({
+  client,
+  dispatch: store.dispatch,
+  finishTakes,
+  async onUnsaved(take) {
+    // Where nothing can be kept, the take is at least there until the page is closed.
+    if (storageKind === 'memory') await storeTake(take);
+  },
+});
+window.addEventListener('beforeunload', (event) => {
+  if (session.unsaved.length > 0) event.preventDefault();
+});
+createRoot(root).render(<App session={session} />);
 void tidyUp().catch(() => store.dispatch(troubleCame('storageRefused')));

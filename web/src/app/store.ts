@@ -1,4 +1,4 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { standSlice } from '../features/stand/standSlice.ts';
+import { sessionSlice } from '../session/index.ts';
 
-export const store = configureStore({ reducer: { stand: standSlice.reducer } });
+export const store = configureStore({ reducer: { session: sessionSlice.reducer } });

@@ -1,4 +1,4 @@
-import Dexie, { type Table } from 'dexie';
+import Dexie, { type DexieOptions, type Table } from 'dexie';
 import { giveNoteMeasures } from './upgrades.ts';
 import type { CalibrationRecord, ChunkRecord, FramesRecord, SettingsRecord, TakeRecord } from './records.ts';
 
@@ -10,8 +10,8 @@ class InnerHumDatabase extends Dexie {
   settings!: Table<SettingsRecord, string>;
   calibrations!: Table<CalibrationRecord, string>;
 
-  constructor(name: string) {
-    super(name);
+  constructor(name: string, options?: DexieOptions) {
+    super(name, options);
     this.version(1).stores({
       takes: 'id, state, startedAt',
       chunks: '[takeId+index], takeId',
@@ -27,7 +27,27 @@ class InnerHumDatabase extends Dexie {
 
 let opened: InnerHumDatabase | null = null;
 
-/** Opens the database of this origin; called once by the page and once by its worker. */
+/** `memory`: the browser refuses to store anything; what is read and written lives as long as the page. */
+export type StorageKind = 'kept' | 'memory';
+
+/**
+ * Opens the database of this origin for the page, and says what was to be had. Rejects with `VersionError` where a
+ * newer version of the app has written the database: its takes must not seem to be gone.
+ */
+export async function openStorage(name: string): Promise<StorageKind> {
+  openDatabase(name);
+  try {
+    await database().open();
+    return 'kept';
+  } catch (error) {
+    if (error instanceof Dexie.VersionError) throw error;
+    const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
+    opened = new InnerHumDatabase(name, { indexedDB, IDBKeyRange });
+    return 'memory';
+  }
+}
+
+/** Names the database of this origin; it is opened when it is first needed. The worker's door. */
 export function openDatabase(name: string): void {
   opened = new InnerHumDatabase(name);
 }

@@ -1,6 +1,6 @@
 // The only place that touches Dexie: schema, migrations, and named functions to read and write.
-export { openDatabase, database } from './database.ts';
-export type { TakeRecord, SettingsRecord, StandKeys, CalibrationRecord } from './records.ts';
+export { openDatabase, openStorage, database, type StorageKind } from './database.ts';
+export type { TakeRecord, WholeTake, SettingsRecord, StandKeys, CalibrationRecord } from './records.ts';
 export { DEFAULT_SETTINGS } from './records.ts';
 export * from './journal.ts';
 export * from './takes.ts';

@@ -1,6 +1,9 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import { database } from './database.ts';
-import type { TakeRecord } from './records.ts';
+import type { TakeRecord, WholeTake } from './records.ts';
+
+/** Length of the parts in which sound is stored: no crash costs more. */
+export const CHUNK_SECONDS = 0.5;
 
 /** A take begins: from now on it exists, whatever happens to the page. */
 export async function beginTake(record: TakeRecord): Promise<void> {
@@ -27,6 +30,15 @@ export async function finishTake(record: TakeRecord, columns: FrameColumns): Pro
     await db.frames.put({ takeId: record.id, columns });
     await db.takes.put(record);
   });
+}
+
+/** Stores a finished take; the parts first, so that a crash in between loses nothing. */
+export async function storeTake({ record, samples, columns }: WholeTake): Promise<void> {
+  await beginTake({ ...record, state: 'recording' });
+  const part = Math.round(CHUNK_SECONDS * record.sampleRateHz);
+  for (let index = 0; index * part < samples.length; index++)
+    await appendChunk(record.id, index, samples.slice(index * part, (index + 1) * part));
+  await finishTake(record, columns);
 }
 
 /** Removes a take with all that belongs to it. */

@@ -41,6 +41,13 @@ export interface FramesRecord {
   columns: FrameColumns;
 }
 
+/** Everything of one take. */
+export interface WholeTake {
+  record: TakeRecord;
+  columns: FrameColumns;
+  samples: Float32Array<ArrayBuffer>;
+}
+
 /** One row, id `settings`. */
 export interface SettingsRecord {
   id: 'settings';

@@ -105,7 +105,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       startedAt: Math.round(Date.now() - 1000 * agoSeconds),
       playerNote: '',
       onStorageTrouble: (full) => send({ type: 'storageTrouble', full }),
-      onUnsaved: (file) => send({ type: 'takeUnsaved', takeId, file }),
+      onUnsaved: (take) => send({ type: 'takeUnsaved', take }),
     });
     take = { recorder, startSample, releaseLock: holdTakeLock(takeId) };
     for (const time of dueClicks) recorder.noteDueClick(toTakeTime(time));

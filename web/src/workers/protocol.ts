@@ -4,6 +4,7 @@ import type { ExerciseRequest } from '@inner-hum/core/standin';
 import type { DynamicScale } from '@inner-hum/core/exercise';
 import type { SoundTrouble } from '@inner-hum/core/tone';
 import type { HornId } from '@inner-hum/core/horn';
+import type { WholeTake } from '../storage/index.ts';
 
 /** What the capture worklet posts: `samples` begin at `startFrame` of the audio clock. */
 export interface CapturedBlock {
@@ -38,6 +39,7 @@ export interface FreeRequest {
 /** Troubles of the sound itself, seen by the worker; `lostSound`: the machine was too busy to hear. */
 export type LiveTrouble = SoundTrouble | 'lostSound';
 
+/** A take that could not be stored comes to the page whole, to be saved as a file. */
 export type SessionEvent =
   /** A new row of frames begins; `startSeconds` is its time 0 on the audio clock. */
   | { type: 'segment'; startSeconds: number; takeId: string | null; beatZeroSeconds: number | null }
@@ -46,8 +48,7 @@ export type SessionEvent =
   | { type: 'nothingHeard' }
   | { type: 'trouble'; trouble: LiveTrouble }
   | { type: 'storageTrouble'; full: boolean }
-  /** The take could not be stored: here it is, so that it can be saved as a file. */
-  | { type: 'takeUnsaved'; takeId: string; file: Uint8Array<ArrayBuffer> }
+  | { type: 'takeUnsaved'; take: WholeTake }
   | { type: 'workerFailed'; message: string };
 
 /** What the stand-in is to play; silence around it is the worker's. */

@@ -1,16 +1,7 @@
 import * as Comlink from 'comlink';
-import { findClicks, listenTo, type FrameColumns } from '@inner-hum/core/hearing';
+import { findClicks, listenTo } from '@inner-hum/core/hearing';
 import { playExercise } from '@inner-hum/core/standin';
-import {
-  appendChunk,
-  beginTake,
-  eraseTake,
-  finishTake,
-  loadSamples,
-  openDatabase,
-  readTake,
-  type TakeRecord,
-} from '../storage/index.ts';
+import { eraseTake, finishTake, loadSamples, openDatabase, readTake, storeTake } from '../storage/index.ts';
 import { createLiveSession, type LiveSession } from './liveSession.ts';
 import type { CapturedBlock, SessionEvent, SessionWorker } from './protocol.ts';
 import { renderFreePlaying } from './freePlaying.ts';
@@ -21,15 +12,6 @@ openDatabase(self.name);
 
 let session: LiveSession | null = null;
 let capturePort: MessagePort | null = null;
-
-/** Stores a finished sound with its frames; the parts first, so that a crash in between loses nothing. */
-async function store(record: TakeRecord, samples: Float32Array<ArrayBuffer>, columns: FrameColumns) {
-  await beginTake({ ...record, state: 'recording' });
-  const part = Math.round(record.sampleRateHz / 2);
-  for (let index = 0; index * part < samples.length; index++)
-    await appendChunk(record.id, index, samples.slice(index * part, (index + 1) * part));
-  await finishTake(record, columns);
-}
 
 const worker: SessionWorker = {
   attach(capture, events, sampleRateHz) {
@@ -74,7 +56,7 @@ const worker: SessionWorker = {
     const newest = session?.newestFrames(60);
     if (!newest || newest.samples.length < newest.sampleRateHz) return null;
     const record = newFreeRecord(request, newest.sampleRateHz, newest.samples.length);
-    await store(record, newest.samples, newest.columns);
+    await storeTake({ record, samples: newest.samples, columns: newest.columns });
     return record.id;
   },
   async keepStandIn({ performance, eyes, startedAt, playerNote }) {
@@ -98,7 +80,7 @@ const worker: SessionWorker = {
       startedAt,
       playerNote,
     });
-    await store(judgeRecord(record, samples, track), samples, track.slice(0));
+    await storeTake({ record: judgeRecord(record, samples, track), samples, columns: track.slice(0) });
   },
   async recover(takeId) {
     await withAbandonedTake(takeId, async () => {

@@ -2,22 +2,40 @@ import * as Comlink from 'comlink';
 import type { SessionWorker } from './protocol.ts';
 
 export interface SessionClient {
-  remote: Comlink.Remote<SessionWorker>;
-  /** Called once if the worker dies or cannot start. */
+  /** The calls of the worker that runs now. A call that a dying worker leaves open never answers. */
+  readonly remote: Comlink.Remote<SessionWorker>;
+  /** Called if a worker breaks or cannot start. */
   onFailure(listener: () => void): void;
+  /** Ends the worker, whatever it is doing, and starts another. Its takes so far are in the database. */
+  restart(): void;
 }
 
 /** Starts the worker on the database of this origin. */
 export function startSessionWorker(databaseName: string): SessionClient {
-  const worker = new Worker(new URL('./session.worker.ts', import.meta.url), {
-    type: 'module',
-    name: databaseName,
-  });
+  let onFailure = () => {};
+  const start = () => {
+    const worker = new Worker(new URL('./session.worker.ts', import.meta.url), {
+      type: 'module',
+      name: databaseName,
+    });
+    const fail = () => worker === running && onFailure();
+    worker.addEventListener('error', fail);
+    worker.addEventListener('messageerror', fail);
+    return worker;
+  };
+  let running = start();
+  let remote = Comlink.wrap<SessionWorker>(running);
   return {
-    remote: Comlink.wrap<SessionWorker>(worker),
+    get remote() {
+      return remote;
+    },
     onFailure(listener) {
-      worker.addEventListener('error', listener, { once: true });
-      worker.addEventListener('messageerror', listener, { once: true });
+      onFailure = listener;
+    },
+    restart() {
+      running.terminate();
+      running = start();
+      remote = Comlink.wrap<SessionWorker>(running);
     },
   };
 }

@@ -6,15 +6,20 @@ const nameOf = (takeId: string) => `inner-hum-take-${takeId}`;
 export function holdTakeLock(takeId: string): () => void {
   let release = () => {};
   const held = new Promise<void>((resolve) => (release = resolve));
-  void navigator.locks.request(nameOf(takeId), () => held);
+  // Where the browser refuses storage it refuses locks too: nothing is stored that would want one.
+  navigator.locks.request(nameOf(takeId), () => held).catch(() => undefined);
   return release;
 }
 
-/** Runs `work` if no tab is recording this take, and says whether it did. */
-export function withAbandonedTake(takeId: string, work: () => Promise<void>): Promise<boolean> {
-  return navigator.locks.request(nameOf(takeId), { ifAvailable: true }, async (lock) => {
-    if (!lock) return false;
-    await work();
-    return true;
-  });
+/** A page or worker that was ended by force lets go of its locks only after a while. */
+const PATIENCE_MS = 5000;
+
+/** Runs `work` as soon as nobody is recording this take; not at all if somebody goes on doing so. */
+export async function withAbandonedTake(takeId: string, work: () => Promise<void>): Promise<void> {
+  try {
+    await navigator.locks.request(nameOf(takeId), { signal: AbortSignal.timeout(PATIENCE_MS) }, work);
+  } catch (error) {
+    if (!(error instanceof DOMException && (error.name === 'TimeoutError' || error.name === 'AbortError')))
+      throw error;
+  }
 }

@@ -1,11 +1,15 @@
-import { packTake } from '@inner-hum/core/formats';
 import { CLICK_SECONDS, FRAME_SECONDS, type FrameTrack } from '@inner-hum/core/hearing';
 import type { TakeAnalysis } from '@inner-hum/core/judge';
-import { appendChunk, beginTake, eraseTake, finishTake, noteDueClicks } from '../storage/index.ts';
-import { takeDocument } from './takeDocument.ts';
+import {
+  appendChunk,
+  beginTake,
+  CHUNK_SECONDS,
+  eraseTake,
+  finishTake,
+  noteDueClicks,
+  type WholeTake,
+} from '../storage/index.ts';
 import { judgeRecord, newTakeRecord, type TakeSetting } from './takeRecords.ts';
-
-const CHUNK_SECONDS = 0.5;
 
 export interface TakeRecorder {
   readonly takeId: string;
@@ -20,8 +24,8 @@ export interface TakeRecorder {
 export interface RecorderConfig extends TakeSetting {
   /** A part could not be written; recording goes on in memory. */
   onStorageTrouble(full: boolean): void;
-  /** The take could not be stored at all: the file it would have been. */
-  onUnsaved(file: Uint8Array<ArrayBuffer>): void;
+  /** The take could not be stored: here it is. */
+  onUnsaved(take: WholeTake): void;
 }
 
 export function isQuotaError(error: unknown): boolean {
@@ -105,10 +109,7 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
         await finishTake(judged, columns);
       } catch (error) {
         config.onStorageTrouble(isQuotaError(error));
-        const name = `take-${judged.id.slice(0, 8)}`;
-        config.onUnsaved(
-          await packTake(name, takeDocument(judged, columns), { sampleRateHz: judged.sampleRateHz, samples }),
-        );
+        config.onUnsaved({ record: judged, columns, samples });
       }
       return judged.analysis;
     },

@@ -2,10 +2,8 @@ import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { StandStore } from '../stand/standSlice.ts';
+import { type SessionStore, useSetup, useSession } from '../../session/index.ts';
 import { changeSettings, saveCalibration } from '../../storage/index.ts';
-import { useStandSetup } from '../stand/standSetup.ts';
-import { useStand } from '../stand/StandProvider.tsx';
 import { CalibrateView } from './CalibrateView.tsx';
 import {
   EMPTY_FINDINGS,
@@ -17,10 +15,10 @@ import { measureLoudness, measureRoom, measureRoundTrip } from './measurePlace.t
 
 /** One minute, four steps, each of which starts and ends by itself; any of them can be skipped. */
 export function Component() {
-  const stand = useStand();
+  const session = useSession();
   const navigate = useNavigate();
-  const setup = useStandSetup();
-  const phase = useSelector((state: StandStore) => state.stand.phase);
+  const setup = useSetup();
+  const phase = useSelector((state: SessionStore) => state.session.phase);
   const [step, setStep] = useState<number | null>(null);
   const [findings, setFindings] = useState<CalibrationFindings>(EMPTY_FINDINGS);
   const [fault, setFault] = useState<CalibrationFault | null>(null);
@@ -37,7 +35,7 @@ export function Component() {
     const fail = (why: CalibrationFault) => {
       if (!abort.signal.aborted) setFault(why);
     };
-    const { live } = stand;
+    const { live } = session;
     switch (running) {
       case 'room':
         void measureRoom(live, abort.signal).then((roomFloorDb) =>
@@ -57,17 +55,17 @@ export function Component() {
         });
         break;
       case 'latency':
-        void measureRoundTrip(stand, abort.signal).then((roundTripSeconds) =>
+        void measureRoundTrip(session, abort.signal).then((roundTripSeconds) =>
           roundTripSeconds === null ? fail('noClicks') : next({ roundTripSeconds }),
         );
     }
     return () => abort.abort();
-  }, [running, fault, stand, findings.roomFloorDb, findings.softDb]);
+  }, [running, fault, session, findings.roomFloorDb, findings.softDb]);
 
   const begin = async () => {
     if (!setup) return;
     await changeSettings({ source: 'microphone' });
-    await stand.goFree({ ...setup, settings: { ...setup.settings, source: 'microphone', click: 'off' } });
+    await session.goFree({ ...setup, settings: { ...setup.settings, source: 'microphone', click: 'off' } });
     setFault(null);
     setStep(0);
   };
@@ -109,7 +107,7 @@ export function Component() {
         setStep((now) => Math.min(STEPS.length, (now ?? 0) + 1));
       }}
       onRetry={() => {
-        stand.forgetInput();
+        session.forgetInput();
         void begin();
       }}
       onStandIn={() => void changeSettings({ source: 'standIn' }).then(() => navigate('/stand'))}

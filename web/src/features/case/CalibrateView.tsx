@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Key, RoomHeading } from '../../ui/index.ts';
 import { LevelLine } from './LevelLine.tsx';
 import { STEPS, type CalibrationFault, type CalibrationFindings } from './calibrationSteps.ts';
-import { Troubles } from '../stand/Troubles.tsx';
+import { Troubles } from '../../session/index.ts';
 
 interface CalibrateViewProps {
   step: number | null;

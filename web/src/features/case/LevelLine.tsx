@@ -1,12 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
-import { useStand } from '../stand/StandProvider.tsx';
+import { useSession } from '../../session/index.ts';
 
 const LOWEST_DB = -80;
 
 /** What the microphone hears now, as a line that grows: proof that it listens. */
 export function LevelLine() {
-  const { live } = useStand();
+  const { live } = useSession();
   const line = useRef<HTMLDivElement>(null);
   useEffect(() => {
     let request = 0;

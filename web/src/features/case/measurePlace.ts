@@ -1,7 +1,7 @@
 import { FRAME_SECONDS, FrameTrack } from '@inner-hum/core/hearing';
 import { measureSteadyTone } from '@inner-hum/core/judge';
 import { median } from '@inner-hum/core/stats';
-import type { LiveSound, StandController } from '../stand/standTypes.ts';
+import { type LiveSound, type SessionController } from '../../session/index.ts';
 
 const ROOM_SECONDS = 3;
 const SILENCE_FRAMES = Math.round(0.6 / FRAME_SECONDS);
@@ -45,15 +45,18 @@ export async function measureLoudness(
 }
 
 /** Plays clicks and finds them in the microphone: how long sound takes out and in. Null where they are not heard. */
-export async function measureRoundTrip(stand: StandController, signal: AbortSignal): Promise<number | null> {
-  const zeroSeconds = stand.desk.now() + 0.4;
-  stand.metronome.setHeard(true);
-  stand.metronome.start({ zeroSeconds, secondsPerBeat: CLICK_EVERY_SECONDS, beatsPerBar: 1 });
+export async function measureRoundTrip(
+  session: SessionController,
+  signal: AbortSignal,
+): Promise<number | null> {
+  const zeroSeconds = session.desk.now() + 0.4;
+  session.metronome.setHeard(true);
+  session.metronome.start({ zeroSeconds, secondsPerBeat: CLICK_EVERY_SECONDS, beatsPerBar: 1 });
   await pause(1000 * (0.4 + CLICKS * CLICK_EVERY_SECONDS), signal);
-  stand.metronome.stop();
+  session.metronome.stop();
   await pause(600, signal);
   if (signal.aborted) return null;
   const due = Array.from({ length: CLICKS }, (_, i) => zeroSeconds + i * CLICK_EVERY_SECONDS);
-  const delays = await stand.clickDelays(due);
+  const delays = await session.clickDelays(due);
   return delays.length >= CLICKS / 2 ? median(delays) : null;
 }

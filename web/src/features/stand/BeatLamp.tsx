@@ -1,10 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
-import { useStand } from './StandProvider.tsx';
+import { useSession } from '../../session/index.ts';
 
 /** The beat as a number readable across a room, paling until the next one. Motion here is the time itself. */
 export function BeatLamp({ shown }: { shown: boolean }) {
-  const { metronome, desk } = useStand();
+  const { metronome, desk } = useSession();
   const number = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!shown) return undefined;

@@ -4,9 +4,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { changeSettings } from '../../storage/index.ts';
 import { FreeDeskView } from './FreeDeskView.tsx';
-import { minuteKept, type StandStore } from './standSlice.ts';
-import { useStandSetup } from './standSetup.ts';
-import { useStand } from './StandProvider.tsx';
+import { minuteKept, type SessionStore, useSetup, useSession } from '../../session/index.ts';
 import { nextTempo } from './transport.ts';
 import { useHeardNote } from './useHeardNote.ts';
 import { useClick } from './useClick.ts';
@@ -17,39 +15,39 @@ import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 /** The Stand without an exercise: tuner, level and metronome at once, with nothing to set up. */
 export function Component() {
   const { t } = useTranslation();
-  const stand = useStand();
+  const session = useSession();
   const dispatch = useDispatch();
   const navigate = useNavigate();
-  const setup = useStandSetup();
-  const { phase, keptTakeId } = useSelector((state: StandStore) => state.stand);
+  const setup = useSetup();
+  const { phase, keptTakeId } = useSelector((state: SessionStore) => state.session);
   const heard = useHeardNote(setup?.settings.a4Hz ?? 440, setup?.scale ?? DEFAULT_SCALE);
   useWakeLock();
 
   const ready = setup !== null;
   const inputKey = setup && `${setup.settings.source} ${setup.settings.hornId} ${setup.settings.profileId}`;
   useEffect(() => {
-    if (setup) void stand.goFree(setup);
+    if (setup) void session.goFree(setup);
     // A change of tempo or of words must not open the input again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [stand, ready, inputKey]);
+  }, [session, ready, inputKey]);
   useEffect(
     () => () => {
-      stand.metronome.stop();
-      stand.desk.stopStandIn();
+      session.metronome.stop();
+      session.desk.stopStandIn();
     },
-    [stand],
+    [session],
   );
 
   const settings = setup?.settings ?? null;
   const { setClick, cycle } = useClick(settings);
   const setTempo = (tempoBpm: number) => {
-    stand.setTempo(tempoBpm);
+    session.setTempo(tempoBpm);
     void changeSettings({ tempoBpm });
   };
   useStandKeys(settings, {
     start: () => void navigate('/stand/swell'),
     click: cycle,
-    keep: () => void stand.keepLastMinute(),
+    keep: () => void session.keepLastMinute(),
   });
 
   if (!setup) return null;
@@ -60,13 +58,13 @@ export function Component() {
       heard={heard}
       keptTakeId={keptTakeId}
       onRetry={() => {
-        stand.forgetInput();
-        void stand.goFree(setup);
+        session.forgetInput();
+        void session.goFree(setup);
       }}
       onSource={(source) => void changeSettings({ source })}
       onClick={setClick}
       onTempo={(step) => setTempo(nextTempo(setup.settings.tempoBpm, step))}
-      onKeep={() => void stand.keepLastMinute()}
+      onKeep={() => void session.keepLastMinute()}
       onKeptSeen={() => dispatch(minuteKept(null))}
       tapeLabel={t('free.tape')}
     />

@@ -5,14 +5,12 @@ import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField, useNarro
 import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
 import { LiveTape } from './LiveTape.tsx';
-import type { StandPhase } from './standSlice.ts';
-import type { StandSetup } from './standSetup.ts';
-import { Troubles } from './Troubles.tsx';
+import { type SessionPhase, type SessionSetup, Troubles } from '../../session/index.ts';
 import type { HeardNote } from './useHeardNote.ts';
 
 interface FreeDeskViewProps {
-  setup: StandSetup;
-  phase: StandPhase;
+  setup: SessionSetup;
+  phase: SessionPhase;
   heard: HeardNote | null;
   keptTakeId: string | null;
   tapeLabel: string;

@@ -26,15 +26,14 @@ import {
   useRibbonPalette,
 } from '../../ribbon/index.ts';
 import { paintBeats } from './paintBeats.ts';
-import { useStand } from './StandProvider.tsx';
-import type { StandPhase } from './standSlice.ts';
+import { useSession, type SessionPhase } from '../../session/index.ts';
 
 interface LivePageProps {
   exercise: Exercise;
   hornId: HornId;
   a4Hz: number;
   scale: DynamicScale;
-  phase: StandPhase;
+  phase: SessionPhase;
   blind: boolean;
   beatsSeen: boolean;
   height: number;
@@ -48,7 +47,7 @@ const MARK_ROW = 44;
 export function LivePage(props: LivePageProps) {
   const { exercise, hornId, a4Hz, scale, phase, blind, beatsSeen, height, label } = props;
   const { t } = useTranslation();
-  const { live, desk, metronome } = useStand();
+  const { live, desk, metronome } = useSession();
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
   const under = useRef<HTMLCanvasElement>(null);

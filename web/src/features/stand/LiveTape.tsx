@@ -12,7 +12,7 @@ import {
   useElementWidth,
   useRibbonPalette,
 } from '../../ribbon/index.ts';
-import { useStand } from './StandProvider.tsx';
+import { useSession } from '../../session/index.ts';
 
 interface LiveTapeProps {
   a4Hz: number;
@@ -27,7 +27,7 @@ const PX_PER_SECOND = 100;
 /** Free playing as a ribbon that runs to the left, against the nearest note. */
 export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
   const { t } = useTranslation();
-  const { live } = useStand();
+  const { live } = useSession();
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
   const under = useRef<HTMLCanvasElement>(null);

@@ -5,13 +5,13 @@ import { Trans, useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { HairpinIcon } from './HairpinIcon.tsx';
-import type { StandPhase } from './standSlice.ts';
+import { type SessionPhase } from '../../session/index.ts';
 import { nextTempo } from './transport.ts';
 
 interface SwellControlsProps {
   request: SwellRequest;
   settings: SettingsRecord;
-  phase: StandPhase;
+  phase: SessionPhase;
   /** Calibration was never made here: it is offered, quietly. */
   offerCalibration: boolean;
   onChange(change: Partial<SwellRequest>): void;

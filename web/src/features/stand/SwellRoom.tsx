@@ -3,11 +3,8 @@ import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate, useSearchParams } from 'react-router';
 import { buildSwell, type SwellRequest } from '@inner-hum/core/exercise';
-import type { StandStore } from './standSlice.ts';
+import { type SessionStore, useSetup, useSession, readSwell, swellSearch } from '../../session/index.ts';
 import { changeSettings, readTake } from '../../storage/index.ts';
-import { useStandSetup } from './standSetup.ts';
-import { useStand } from './StandProvider.tsx';
-import { readSwell, swellSearch } from './swellRequest.ts';
 import { SwellView } from './SwellView.tsx';
 import { useHiddenTab } from './useHiddenTab.ts';
 import { useClick } from './useClick.ts';
@@ -16,12 +13,18 @@ import { useWakeLock } from './useWakeLock.ts';
 
 /** The Stand with the single swell. The exercise is in the address. */
 export function Component() {
-  const stand = useStand();
+  const session = useSession();
   const navigate = useNavigate();
-  const setup = useStandSetup();
+  const setup = useSetup();
   const [search] = useSearchParams();
-  const { phase, takeId } = useSelector((state: StandStore) => state.stand);
-  const take = useLiveQuery(() => (takeId ? readTake(takeId) : null), [takeId]);
+  const { phase, takeId } = useSelector((state: SessionStore) => state.session);
+  const take = useLiveQuery(
+    () =>
+      takeId
+        ? (session.unsaved.find(({ record }) => record.id === takeId)?.record ?? readTake(takeId))
+        : null,
+    [takeId, session],
+  );
   useWakeLock();
   useHiddenTab();
 
@@ -35,29 +38,29 @@ export function Component() {
     setup &&
     JSON.stringify([exercise, setup.settings.hornId, setup.settings.source, setup.settings.profileId]);
   useEffect(() => {
-    if (setup) void stand.arm(setup, exercise);
+    if (setup) void session.arm(setup, exercise);
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [stand, key]);
+  }, [session, key]);
   const adjustKey = setup && JSON.stringify([setup.settings.eyes, setup.scale]);
   useEffect(() => {
-    if (setup) stand.adjust(setup);
+    if (setup) session.adjust(setup);
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [stand, adjustKey]);
-  useEffect(() => () => void stand.goFreeQuietly(), [stand]);
+  }, [session, adjustKey]);
+  useEffect(() => () => void session.goFreeQuietly(), [session]);
 
   const settings = setup?.settings ?? null;
   const go = (change: Partial<SwellRequest>) =>
     void navigate({ search: swellSearch({ ...request, ...change }) }, { replace: true });
   const primary = () => {
-    if (phase === 'playing') void stand.endTake();
+    if (phase === 'playing') void session.endTake();
     else if (phase === 'off') {
-      if (setup) void stand.arm(setup, exercise);
-    } else if (phase === 'armed' || phase === 'ended') void stand.begin();
+      if (setup) void session.arm(setup, exercise);
+    } else if (phase === 'armed' || phase === 'ended') void session.begin();
   };
   const { setClick, cycle } = useClick(settings);
   useStandKeys(settings, {
     start: primary,
-    again: () => void stand.begin(),
+    again: () => void session.begin(),
     leave: () => void navigate('/stand'),
     watch: () => void changeSettings({ eyes: 'watch' }),
     blind: () => void changeSettings({ eyes: 'blind' }),
@@ -74,10 +77,10 @@ export function Component() {
       take={phase === 'ended' ? (take ?? null) : null}
       onChange={go}
       onPrimary={primary}
-      onChangeIt={() => void stand.arm(setup, exercise)}
+      onChangeIt={() => void session.arm(setup, exercise)}
       onRetry={() => {
-        stand.forgetInput();
-        void stand.arm(setup, exercise);
+        session.forgetInput();
+        void session.arm(setup, exercise);
       }}
       onStandIn={() => void changeSettings({ source: 'standIn' })}
       onEyes={(eyes) => void changeSettings({ eyes })}

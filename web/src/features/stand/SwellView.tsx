@@ -6,16 +6,14 @@ import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
 
 import { LivePage } from './LivePage.tsx';
 import { SwellControls } from './SwellControls.tsx';
-import type { StandPhase } from './standSlice.ts';
-import type { StandSetup } from './standSetup.ts';
-import { Troubles } from './Troubles.tsx';
+import { type SessionPhase, type SessionSetup, Troubles } from '../../session/index.ts';
 import { usePageHeight } from './usePageHeight.ts';
 
 interface SwellViewProps {
-  setup: StandSetup;
+  setup: SessionSetup;
   exercise: Exercise;
   request: SwellRequest;
-  phase: StandPhase;
+  phase: SessionPhase;
   /** The take just ended. */
   take: TakeRecord | null;
   onChange(change: Partial<SwellRequest>): void;

@@ -1,12 +1,12 @@
 import { changeSettings, type SettingsRecord } from '../../storage/index.ts';
-import { useStand } from './StandProvider.tsx';
+import { useSession } from '../../session/index.ts';
 import { nextClick } from './transport.ts';
 
 /** How the beat is given: set now, kept for the next visit. `cycle` is what its key does. */
 export function useClick(settings: SettingsRecord | null) {
-  const stand = useStand();
+  const session = useSession();
   const setClick = (click: SettingsRecord['click']) => {
-    stand.setClick(click);
+    session.setClick(click);
     void changeSettings({ click });
   };
   return { setClick, cycle: () => settings && setClick(nextClick(settings.click)) };

@@ -3,7 +3,7 @@ import { columnValue } from '@inner-hum/core/hearing';
 import { centsBetween, frequencyHz, nearestMidi, type SoundingMidi } from '@inner-hum/core/horn';
 import { median } from '@inner-hum/core/stats';
 import { useEffect, useState } from 'react';
-import { useStand } from './StandProvider.tsx';
+import { useSession } from '../../session/index.ts';
 
 export interface HeardNote {
   midi: SoundingMidi;
@@ -20,7 +20,7 @@ const LEAST_FRAMES = 8;
  * changes only when the pitch has left it by 60 cents, so that it does not flicker on the border.
  */
 export function useHeardNote(a4Hz: number, scale: DynamicScale): HeardNote | null {
-  const { live } = useStand();
+  const { live } = useSession();
   const [heard, setHeard] = useState<HeardNote | null>(null);
   useEffect(() => {
     const timer = setInterval(() => {

@@ -1,14 +1,14 @@
 import { useEffect } from 'react';
 import { useDispatch, useStore } from 'react-redux';
-import { troubleCame, type StandStore } from './standSlice.ts';
+import { troubleCame, type SessionStore } from '../../session/index.ts';
 
 /** Says so when the tab was hidden during a take: it goes on being recorded, but the beat may have stumbled. */
 export function useHiddenTab(): void {
   const dispatch = useDispatch();
-  const store = useStore<StandStore>();
+  const store = useStore<SessionStore>();
   useEffect(() => {
     const look = () => {
-      const { phase } = store.getState().stand;
+      const { phase } = store.getState().session;
       if (document.hidden && (phase === 'playing' || phase === 'counting'))
         dispatch(troubleCame('hiddenTab'));
     };

@@ -1,6 +1,6 @@
 import { shapeOf } from '@inner-hum/core/exercise';
 import type { TakeRecord } from '../../storage/index.ts';
-import { swellSearch } from '../stand/swellRequest.ts';
+import { swellSearch } from '../../session/index.ts';
 
 /** The address at which the exercise of a take is played again; null for free playing. */
 export function swellAddress({ context }: TakeRecord): string | null {

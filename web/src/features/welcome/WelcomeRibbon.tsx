@@ -7,7 +7,7 @@ import { WARM_UP } from '@inner-hum/core/standin';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { InkTrack, RibbonPicture } from '../../ribbon/index.ts';
-import { useStand } from '../stand/StandProvider.tsx';
+import { useSession } from '../../session/index.ts';
 
 const HEIGHT = 190;
 const SECONDS = 4;
@@ -44,15 +44,15 @@ function inkOf(columns: FrameColumns): InkTrack {
 
 export function WelcomeRibbon() {
   const { t } = useTranslation();
-  const stand = useStand();
+  const session = useSession();
   const [ink, setInk] = useState<InkTrack | null>(null);
   useEffect(() => {
     let here = true;
-    void stand.hearStandIn(REQUEST).then((columns) => here && setInk(inkOf(columns)));
+    void session.hearStandIn(REQUEST).then((columns) => here && setInk(inkOf(columns)));
     return () => {
       here = false;
     };
-  }, [stand]);
+  }, [session]);
   return (
     <Box h={`${HEIGHT}px`}>
       {ink && (

@@ -1,10 +1,10 @@
 import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
-import { transfer } from 'comlink';
 import type { Dispatch } from '@reduxjs/toolkit';
-import { createAudioDesk, createMetronome } from '../../audio/index.ts';
-import type { SessionClient, SessionEvent } from '../../workers/index.ts';
-import type { StandSetup } from './standSetup.ts';
+import { createAudioDesk, createMetronome } from '../audio/index.ts';
+import type { WholeTake } from '../storage/index.ts';
+import type { SessionClient, SessionEvent } from '../workers/index.ts';
+import type { SessionSetup } from './setup.ts';
 import {
   minuteKept,
   phaseChanged,
@@ -12,28 +12,39 @@ import {
   troubleCame,
   troublesWent,
   type TroubleCode,
-} from './standSlice.ts';
-import type { LiveSound, StandController } from './standTypes.ts';
+} from './sessionSlice.ts';
+import { createBeat, type BeatSource } from './beat.ts';
+import { createLiveInput } from './liveInput.ts';
+import type { LiveSound, SessionController } from './sessionTypes.ts';
 import { INPUT_TROUBLES, SOUND_TROUBLES } from './troubleGroups.ts';
+import { watchWorker } from './workerWatch.ts';
 
 const COUNT_LEAD_SECONDS = 0.15;
 /** Part of a counted take before beat 0: an early start must be seen. */
 const TAKE_LEAD_BEATS = 1;
 const STAND_IN_LEAD_SECONDS = 1;
-const LOW_RATE_HZ = 32000;
+/** A worker that breaks oftener than this will break again. */
+const MOST_RESTARTS = 3;
+const RESTARTS_WITHIN_SECONDS = 60;
 
-const isHeard = (click: StandSetup['settings']['click']) => click === 'heard' || click === 'both';
+export interface SessionConfig {
+  client: SessionClient;
+  dispatch: Dispatch;
+  /** Finishes takes that a broken worker or a page that has gone left unfinished. */
+  finishTakes(): Promise<void>;
+  /** A take could not be stored by the worker. */
+  onUnsaved(take: WholeTake): Promise<void>;
+}
 
 /** Ties input, worker, metronome and store together. One per page. */
-export function createStandController(client: SessionClient, dispatch: Dispatch): StandController {
+export function createSessionController(config: SessionConfig): SessionController {
+  const { client, dispatch, finishTakes, onUnsaved } = config;
   const trouble = (code: TroubleCode) => dispatch(troubleCame(code));
-  let setup: StandSetup | null = null;
+  let setup: SessionSetup | null = null;
   let exercise: Exercise | null = null;
-  let openSource: StandSetup['settings']['source'] | null = null;
-  let sampleRateHz = 48000;
-  let opening: Promise<boolean> = Promise.resolve(false);
-  let unsavedFile: Uint8Array<ArrayBuffer> | null = null;
+  let restarts: number[] = [];
   let seed = 1;
+  const unsaved: WholeTake[] = [];
   const live: LiveSound = {
     track: new FrameTrack(),
     startSeconds: 0,
@@ -47,25 +58,40 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
       dispatch(troublesWent(['suspended', 'micMuted']));
       return;
     }
-    trouble(code);
-    if (code !== 'micUnplugged') return;
-    // What was played until now is kept; the desk waits for the microphone to come back.
-    openSource = null;
-    void client.remote.endTake();
-    dispatch(phaseChanged('off'));
+    if (code === 'micUnplugged') void changeMicrophone();
+    else trouble(code);
   });
+  const input = createLiveInput({
+    client,
+    desk,
+    hear,
+    onOpening() {
+      dispatch(phaseChanged('opening'));
+      dispatch(troublesWent(INPUT_TROUBLES));
+    },
+    onTrouble: trouble,
+  });
+  const watch = watchWorker(
+    () => (input.source === null ? null : desk.now()),
+    () => void restart(),
+  );
+  client.onFailure(() => void restart());
   const metronome = createMetronome(desk.output, (times) => {
     if (setup?.settings.source === 'microphone') void client.remote.noteClicks(times);
   });
 
+  const beat = createBeat(metronome, desk);
+  const beatSource = ({ settings: { click, tempoBpm } }: SessionSetup): BeatSource => ({
+    exercise,
+    click,
+    tempoBpm,
+  });
   function startPulse(zeroSeconds: number) {
-    if (!setup) return;
-    const beat = exercise ? secondsPerBeat(exercise) : 60 / setup.settings.tempoBpm;
-    metronome.setHeard(isHeard(setup.settings.click));
-    metronome.start({ zeroSeconds, secondsPerBeat: beat, beatsPerBar: exercise?.beatsPerBar ?? 4 });
+    if (setup) beat.start(beatSource(setup), zeroSeconds);
   }
 
   function hear(event: SessionEvent) {
+    watch.heard();
     switch (event.type) {
       case 'segment':
         live.track = new FrameTrack();
@@ -97,7 +123,8 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
         dispatch(phaseChanged('armed'));
         return;
       case 'takeUnsaved':
-        unsavedFile = event.file;
+        unsaved.push(event.take);
+        void onUnsaved(event.take);
         trouble('takeUnsaved');
         return;
       case 'storageTrouble':
@@ -108,50 +135,59 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
         trouble(event.trouble);
         return;
       case 'workerFailed':
-        trouble('workerFailed');
-        dispatch(phaseChanged('off'));
+        void restart();
     }
   }
 
-  /** One opening at a time: rooms follow each other faster than a microphone opens. */
-  function open(next: StandSetup): Promise<boolean> {
-    opening = opening.then(() => openNow(next));
-    return opening;
-  }
-
-  async function openNow(next: StandSetup): Promise<boolean> {
+  async function open(next: SessionSetup): Promise<boolean> {
     setup = next;
-    if (openSource === next.settings.source) return true;
-    dispatch(phaseChanged('opening'));
-    dispatch(troublesWent(INPUT_TROUBLES));
-    const capture = new MessageChannel();
-    const events = new MessageChannel();
-    events.port1.onmessage = ({ data }: MessageEvent<SessionEvent>) => hear(data);
-    const input = await desk.open(next.settings.source, capture.port1);
-    if (typeof input === 'string') {
-      trouble(input);
-      openSource = null;
-      dispatch(phaseChanged('off'));
-      return false;
-    }
-    openSource = next.settings.source;
-    sampleRateHz = input.sampleRateHz;
-    if (input.deviceRateHz !== null && input.deviceRateHz < LOW_RATE_HZ) trouble('lowRate');
-    if (input.keptProcessing.length > 0) trouble('keptProcessing');
-    await client.remote.attach(
-      transfer(capture.port2, [capture.port2]),
-      transfer(events.port2, [events.port2]),
-      sampleRateHz,
-    );
-    return true;
+    const opened = await input.open(next.settings.source);
+    if (!opened) dispatch(phaseChanged('off'));
+    return opened;
   }
 
-  const standInOf = ({ settings: { hornId, a4Hz }, scale, profile }: StandSetup) => ({
+  /** What was being played is kept; then whatever microphone there is now listens on. */
+  async function changeMicrophone() {
+    input.forget();
+    dispatch(phaseChanged('off'));
+    await client.remote.endTake();
+    const changed = await listenAgain();
+    if (!changed) dispatch(troublesWent(['micAbsent', 'micBusy']));
+    trouble(changed ? 'micChanged' : 'micUnplugged');
+  }
+
+  /** Makes ready again what was ready before, on an input opened anew. */
+  async function listenAgain(): Promise<boolean> {
+    if (setup && exercise) await controller.arm(setup, exercise);
+    else if (setup) await controller.goFree(setup);
+    return input.source !== null;
+  }
+
+  /** The listening has broken: another worker takes over, and finishes what this one was keeping. */
+  async function restart() {
+    const now = desk.now();
+    restarts = [...restarts.filter((time) => now - time < RESTARTS_WITHIN_SECONDS), now];
+    metronome.stop();
+    desk.stopStandIn();
+    input.forget();
+    dispatch(phaseChanged('off'));
+    if (restarts.length > MOST_RESTARTS) {
+      trouble('workerFailed');
+      return;
+    }
+    client.restart();
+    // Said first: opening the input anew clears the troubles of the old one.
+    trouble('workerRestarted');
+    void finishTakes();
+    await listenAgain();
+  }
+
+  const standInOf = ({ settings: { hornId, a4Hz }, scale, profile }: SessionSetup) => ({
     hornId,
     a4Hz,
     scale,
     profile,
-    sampleRateHz,
+    sampleRateHz: input.sampleRateHz,
   });
 
   /** The sound of the stand-in playing the exercise; null where a horn plays. */
@@ -160,16 +196,12 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
     return client.remote.renderStandIn({ ...standInOf(setup), exercise, seed: seed++ });
   }
 
-  return {
+  const controller: SessionController = {
     live,
     desk,
     metronome,
-    forgetInput() {
-      openSource = null;
-    },
-    get unsavedFile() {
-      return unsavedFile;
-    },
+    forgetInput: input.forget,
+    unsaved,
     async goFree(next) {
       exercise = null;
       metronome.stop();
@@ -182,14 +214,14 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
       if (next.settings.click !== 'off') startPulse(desk.now() + 0.1);
       if (next.settings.source !== 'standIn') return;
       const samples = await client.remote.renderFreePlaying({ ...standInOf(next), seed });
-      if (exercise === null) desk.playStandIn(samples, sampleRateHz, 0, true);
+      if (exercise === null) desk.playStandIn(samples, input.sampleRateHz, 0, true);
     },
     async goFreeQuietly() {
       exercise = null;
       live.takeId = null;
       metronome.stop();
       desk.stopStandIn();
-      if (openSource !== null) await client.remote.disarm();
+      if (input.source !== null) await client.remote.disarm();
     },
     async arm(next, wanted) {
       desk.stopStandIn();
@@ -221,8 +253,8 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
     },
     async begin() {
       if (!setup || !exercise) return;
-      if (openSource === null) {
-        await this.arm(setup, exercise);
+      if (input.source === null) {
+        await controller.arm(setup, exercise);
         return;
       }
       dispatch(troublesWent(SOUND_TROUBLES));
@@ -232,18 +264,18 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
       if (exercise.start === 'playToStart') {
         dispatch(phaseChanged('armed'));
         if (setup.settings.click !== 'off') startPulse(desk.now() + 0.1);
-        if (sound) desk.playStandIn(sound, sampleRateHz, desk.now(), false);
+        if (sound) desk.playStandIn(sound, input.sampleRateHz, desk.now(), false);
         return;
       }
-      const beat = secondsPerBeat(exercise);
+      const beatSeconds = secondsPerBeat(exercise);
       const lead = sound ? STAND_IN_LEAD_SECONDS + setup.profile.responseMs / 1000 : 0;
-      const countSeconds = exercise.beatsPerBar * beat;
+      const countSeconds = exercise.beatsPerBar * beatSeconds;
       const countStart = desk.now() + COUNT_LEAD_SECONDS + Math.max(0, lead - countSeconds);
       const beatZero = countStart + countSeconds;
       startPulse(countStart);
       dispatch(phaseChanged('counting'));
-      await client.remote.beginAt(beatZero, TAKE_LEAD_BEATS * beat);
-      if (sound) desk.playStandIn(sound, sampleRateHz, beatZero - lead, false);
+      await client.remote.beginAt(beatZero, TAKE_LEAD_BEATS * beatSeconds);
+      if (sound) desk.playStandIn(sound, input.sampleRateHz, beatZero - lead, false);
     },
     async endTake() {
       await client.remote.endTake();
@@ -259,19 +291,13 @@ export function createStandController(client: SessionClient, dispatch: Dispatch)
     setClick(click) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, click } };
-      metronome.setHeard(isHeard(click));
-      if (click === 'off') metronome.stop();
-      else if (!metronome.pulse) startPulse(desk.now() + 0.05);
+      beat.setClick(beatSource(setup));
     },
     setTempo(tempoBpm) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, tempoBpm } };
-      const { pulse } = metronome;
-      if (!pulse || exercise) return;
-      // The next beat stays where it is; the ones after it come at the new distance.
-      const passed = Math.ceil((desk.now() - pulse.zeroSeconds) / pulse.secondsPerBeat);
-      const next = pulse.zeroSeconds + passed * pulse.secondsPerBeat;
-      startPulse(next - passed * (60 / tempoBpm));
+      beat.setTempo(beatSource(setup));
     },
   };
+  return controller;
 }

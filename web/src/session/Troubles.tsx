@@ -1,9 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
-import { ActionButton, downloadFile } from '../../ui/index.ts';
-import { useStand } from './StandProvider.tsx';
-import { troublesWent, type TroubleCode, type StandStore } from './standSlice.ts';
+import { ActionButton } from '../ui/index.ts';
+import { saveUnsaved } from './saveUnsaved.ts';
+import { useSession } from './SessionProvider.tsx';
+import { troublesWent, type TroubleCode, type SessionStore } from './sessionSlice.ts';
 
 interface TroublesProps {
   /** A note sounds: only what has stopped the listening is said. */
@@ -20,6 +21,7 @@ const WAYS: Record<TroubleCode, Way[]> = {
   micBusy: ['retry', 'standIn'],
   micUnsupported: ['standIn'],
   micUnplugged: ['retry', 'standIn'],
+  micChanged: ['dismiss'],
   micMuted: ['retry'],
   deviceChanged: ['retry', 'dismiss'],
   suspended: ['resume'],
@@ -36,6 +38,7 @@ const WAYS: Record<TroubleCode, Way[]> = {
   takeUnsaved: ['saveFile'],
   nothingHeard: ['dismiss'],
   workerFailed: ['reload'],
+  workerRestarted: ['dismiss'],
 };
 
 const STOPS_LISTENING: TroubleCode[] = [
@@ -50,16 +53,15 @@ const STOPS_LISTENING: TroubleCode[] = [
 export function Troubles({ quiet = false, onRetry, onStandIn }: TroublesProps) {
   const { t } = useTranslation();
   const dispatch = useDispatch();
-  const stand = useStand();
-  const all = useSelector((state: StandStore) => state.stand.troubles);
+  const session = useSession();
+  const all = useSelector((state: SessionStore) => state.session.troubles);
   const troubles = quiet ? all.filter((code) => STOPS_LISTENING.includes(code)) : all;
   const act = (code: TroubleCode, way: Way) => {
     if (way === 'retry') onRetry();
     if (way === 'standIn') onStandIn();
     if (way === 'reload') window.location.reload();
-    if (way === 'resume') void stand.desk.resume();
-    if (way === 'saveFile' && stand.unsavedFile)
-      downloadFile('inner-hum-take.zip', stand.unsavedFile, 'application/zip');
+    if (way === 'resume') void session.desk.resume();
+    if (way === 'saveFile') void saveUnsaved(session.unsaved);
     if (way !== 'resume' && way !== 'reload') dispatch(troublesWent([code]));
   };
   return (

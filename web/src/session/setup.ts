@@ -2,10 +2,10 @@ import { DEFAULT_SCALE, type DynamicScale } from '@inner-hum/core/exercise';
 import { learnScale } from '@inner-hum/core/judge';
 import { PROFILES, type ProfileId, type StandInProfile } from '@inner-hum/core/standin';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { readCalibration, readSettings, recentLoudness, type SettingsRecord } from '../../storage/index.ts';
+import { readCalibration, readSettings, recentLoudness, type SettingsRecord } from '../storage/index.ts';
 
 /** Everything the Stand needs to know of the player and the place, in one piece. */
-export interface StandSetup {
+export interface SessionSetup {
   settings: SettingsRecord;
   scale: DynamicScale;
   profile: StandInProfile;
@@ -16,9 +16,9 @@ export interface StandSetup {
 }
 
 /** The set-up as stored now; null while it is being read. The stand-in plays on a scale of its own. */
-export function useStandSetup(): StandSetup | null {
+export function useSetup(): SessionSetup | null {
   return (
-    useLiveQuery(async (): Promise<StandSetup> => {
+    useLiveQuery(async (): Promise<SessionSetup> => {
       const settings = await readSettings();
       const profile = PROFILES[settings.profileId as ProfileId] ?? PROFILES.goodDay;
       if (settings.source === 'standIn')

@@ -1,4 +1,4 @@
-import type { TroubleCode } from './standSlice.ts';
+import type { TroubleCode } from './sessionSlice.ts';
 
 /** Troubles that a new take or a new beginning clears. */
 export const SOUND_TROUBLES: TroubleCode[] = [
@@ -16,6 +16,7 @@ export const INPUT_TROUBLES: TroubleCode[] = [
   'micBusy',
   'micUnsupported',
   'micUnplugged',
+  'micChanged',
   'micMuted',
   'deviceChanged',
   'suspended',

@@ -5,7 +5,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
  * a take. `counting`: the bar before a counted take. `playing`: a take is being kept. `ended`: its verdict is
  * up; in play-to-start the next tone begins another.
  */
-export type StandPhase = 'off' | 'opening' | 'free' | 'armed' | 'counting' | 'playing' | 'ended';
+export type SessionPhase = 'off' | 'opening' | 'free' | 'armed' | 'counting' | 'playing' | 'ended';
 
 /** Everything that can be wrong; each has its sentence and its way forward in the message files. */
 export type TroubleCode =
@@ -14,6 +14,7 @@ export type TroubleCode =
   | 'micBusy'
   | 'micUnsupported'
   | 'micUnplugged'
+  | 'micChanged'
   | 'micMuted'
   | 'deviceChanged'
   | 'suspended'
@@ -29,10 +30,11 @@ export type TroubleCode =
   | 'storageRefused'
   | 'takeUnsaved'
   | 'nothingHeard'
-  | 'workerFailed';
+  | 'workerFailed'
+  | 'workerRestarted';
 
-export interface StandState {
-  phase: StandPhase;
+export interface SessionState {
+  phase: SessionPhase;
   troubles: TroubleCode[];
   /** The take just ended, whose verdict is shown. */
   takeId: string | null;
@@ -41,17 +43,17 @@ export interface StandState {
 }
 
 /** The part of the store that the Stand's rooms read. */
-export interface StandStore {
-  stand: StandState;
+export interface SessionStore {
+  session: SessionState;
 }
 
-const initialState: StandState = { phase: 'off', troubles: [], takeId: null, keptTakeId: null };
+const initialState: SessionState = { phase: 'off', troubles: [], takeId: null, keptTakeId: null };
 
-export const standSlice = createSlice({
-  name: 'stand',
+export const sessionSlice = createSlice({
+  name: 'session',
   initialState,
   reducers: {
-    phaseChanged(state, { payload }: PayloadAction<StandPhase>) {
+    phaseChanged(state, { payload }: PayloadAction<SessionPhase>) {
       state.phase = payload;
     },
     takeEnded(state, { payload }: PayloadAction<string>) {
@@ -70,4 +72,4 @@ export const standSlice = createSlice({
   },
 });
 
-export const { phaseChanged, takeEnded, minuteKept, troubleCame, troublesWent } = standSlice.actions;
+export const { phaseChanged, takeEnded, minuteKept, troubleCame, troublesWent } = sessionSlice.actions;

@@ -1,8 +1,9 @@
 import type { Exercise } from '@inner-hum/core/exercise';
 import type { FrameColumns, FrameTrack } from '@inner-hum/core/hearing';
-import type { AudioDesk, Metronome } from '../../audio/index.ts';
-import type { StandInRequest } from '../../workers/index.ts';
-import type { StandSetup } from './standSetup.ts';
+import type { AudioDesk, Metronome } from '../audio/index.ts';
+import type { StandInRequest } from '../workers/index.ts';
+import type { WholeTake } from '../storage/index.ts';
+import type { SessionSetup } from './setup.ts';
 
 /** The frames being heard now. Read by painters frame by frame; never copied into React or the store. */
 export interface LiveSound {
@@ -16,20 +17,20 @@ export interface LiveSound {
   takeFrames: number | null;
 }
 
-export interface StandController {
+export interface SessionController {
   readonly live: LiveSound;
   readonly desk: AudioDesk;
   readonly metronome: Metronome;
   /** The next opening asks the browser for the input anew. */
   forgetInput(): void;
   /** The desk as tuner and metronome. */
-  goFree(setup: StandSetup): Promise<void>;
+  goFree(setup: SessionSetup): Promise<void>;
   /** Leaves an exercise: a running take ends and is kept, sounds stop, the input stays open. */
   goFreeQuietly(): Promise<void>;
   /** Makes an exercise ready: the note begins it, or `begin` counts in. */
-  arm(setup: StandSetup, exercise: Exercise): Promise<void>;
+  arm(setup: SessionSetup, exercise: Exercise): Promise<void>;
   /** What may change while armed: eyes, and the scale learned from the last takes. */
-  adjust(setup: StandSetup): void;
+  adjust(setup: SessionSetup): void;
   begin(): Promise<void>;
   endTake(): Promise<void>;
   keepLastMinute(): Promise<void>;
@@ -37,8 +38,8 @@ export interface StandController {
   clickDelays(due: number[]): Promise<number[]>;
   /** How the listener hears a stand-in performance, without keeping it. */
   hearStandIn(request: StandInRequest): Promise<FrameColumns>;
-  setClick(click: StandSetup['settings']['click']): void;
+  setClick(click: SessionSetup['settings']['click']): void;
   setTempo(tempoBpm: number): void;
-  /** The take that could not be stored, as the file it would have been. */
-  readonly unsavedFile: Uint8Array<ArrayBuffer> | null;
+  /** Takes of this visit that could not be stored and are not saved as files yet. */
+  readonly unsaved: WholeTake[];
 }

@@ -1,0 +1,9 @@
+// What a player's visit shares between rooms: the one input, the live sound, the worker that listens, what is wrong
+// and how it is set up. Rooms play through it; it draws nothing but its troubles and knows no room.
+export { createSessionController } from './sessionController.ts';
+export type { LiveSound, SessionController } from './sessionTypes.ts';
+export { SessionProvider, useSession } from './SessionProvider.tsx';
+export * from './sessionSlice.ts';
+export { useSetup, type SessionSetup } from './setup.ts';
+export { Troubles } from './Troubles.tsx';
+export { readSwell, swellSearch } from './swellRequest.ts';
