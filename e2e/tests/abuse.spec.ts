@@ -119,7 +119,7 @@ for (const [name, hurt] of [
     await page.goto('/takes');
     await page.getByRole('link', { name: /G/ }).last().click();
     await expect(page.getByText('found again')).toBeVisible();
-    const held = await page.locator('[data-figure="holdSeconds"] dd').innerText();
+    const held = await page.locator('[data-figure="holdSeconds"] td').first().innerText();
     expect(parseFloat(held)).toBeGreaterThan(2);
   });
 

@@ -75,7 +75,7 @@ test('eyes may change while a note sounds: the take goes on, and is no blind one
   await page.getByRole('link', { name: 'Look closer' }).click();
   await expect(page.getByTestId('take-ribbon')).toBeVisible();
   await expect(page.getByText('played blind')).toHaveCount(0);
-  const held = await page.locator('[data-figure="holdSeconds"] dd').innerText();
+  const held = await page.locator('[data-figure="holdSeconds"] td').first().innerText();
   expect(parseFloat(held)).toBeGreaterThan(3.5);
 });
 

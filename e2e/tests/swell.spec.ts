@@ -48,7 +48,7 @@ test('a swell with known faults goes from the microphone to a kept take that nam
   const shown = Object.fromEntries(
     await Promise.all(
       ['loudEndCents', 'softEndCents', 'dynamicSpanDb', 'swellErrorDb', 'peakOffset', 'stairs'].map(
-        async (name) => [name, await page.locator(`[data-figure="${name}"] dd`).innerText()] as const,
+        async (name) => [name, await page.locator(`[data-figure="${name}"] td`).first().innerText()] as const,
       ),
     ),
   );

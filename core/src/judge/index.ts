@@ -7,6 +7,7 @@ export {
   type RecordingContext,
   type RecordedNote,
 } from './analyseRecording.ts';
+export { centsAgainstLevel, type CentsAgainstLevel } from './centsAgainstLevel.ts';
 export type { TakeEvent } from './takeEvent.ts';
 export type { NoteMeasures, SwellMeasures } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';

@@ -47,6 +47,7 @@ const config = defineConfig({
         deskName: plain('300px'),
         column: plain('280px'),
         page: plain('1080px'),
+        chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),
         noteColumn: plain('216px'),

@@ -3,8 +3,9 @@
 export { InkTrack, type InkSetting } from './inkTrack.ts';
 export { createLayout, type RibbonLayout } from './layout.ts';
 export { PALETTES, type RibbonPalette } from './palette.ts';
-export { LABEL_FONT, MARK_FONT } from './fonts.ts';
+export { LABEL_FAMILY, LABEL_FONT, MARK_FAMILY, MARK_FONT } from './fonts.ts';
 export { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
+export { paintGhost } from './paintGhost.ts';
 export { paintRules, paintOutlineAhead, paintMarks } from './paintScore.ts';
 export { RibbonPicture, type RibbonPictureProps } from './RibbonPicture.tsx';
 export { useRibbonPalette } from './useRibbonPalette.ts';

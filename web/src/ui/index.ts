@@ -4,6 +4,7 @@ export { Key } from './Key.tsx';
 export { Choice, type ChoiceOption } from './Choice.tsx';
 export { downloadFile } from './downloadFile.ts';
 export { NumberField } from './NumberField.tsx';
+export { Select, type SelectGroup } from './Select.tsx';
 export { ActionButton, ActionLink } from './ActionButton.tsx';
 export { RoomHeading } from './RoomHeading.tsx';
 export { VerdictWords, verdictText } from './VerdictWords.tsx';

@@ -1,71 +1,66 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import type { SwellMeasures } from '@inner-hum/core/judge';
-import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
+import { figureRows } from './figureRows.ts';
 
-const decibels = (value: number | null, t: TFunction) =>
-  value === null ? null : t('figure.db', { db: value.toFixed(1) });
-
-function cents(value: number | null, t: TFunction): string | null {
-  if (value === null) return null;
-  const count = Math.round(Math.abs(value));
-  return t(count === 0 ? 'figure.inTune' : value > 0 ? 'figure.sharp' : 'figure.flat', { count });
+interface FiguresProps {
+  measures: SwellMeasures;
+  /** Another take's figures beside them, and what the two columns are called. */
+  beside: { measures: SwellMeasures; here: string; there: string } | null;
 }
 
-function bend({ bendWithLevel }: SwellMeasures, t: TFunction): string | null {
-  if (bendWithLevel === null) return null;
-  const count = Math.round(Math.abs(bendWithLevel));
-  return t(bendWithLevel < 0 ? 'figure.flatter' : 'figure.sharper', { count });
-}
-
-function stairs({ stairs: { count, worstDb } }: SwellMeasures, t: TFunction): string {
-  return worstDb === null ? t('figure.none') : t('figure.stairs', { count, db: worstDb.toFixed(1) });
-}
-
-function peak({ peakOffsetBeats }: SwellMeasures, t: TFunction): string | null {
-  if (peakOffsetBeats === null) return null;
-  const beats = Math.abs(peakOffsetBeats).toFixed(2);
-  return t(peakOffsetBeats >= 0 ? 'figure.late' : 'figure.early', { beats });
-}
-
-function hold({ holdSeconds, holdCause }: SwellMeasures, t: TFunction): string | null {
-  if (holdSeconds === null || holdCause === null) return null;
-  return t('figure.hold', { seconds: holdSeconds.toFixed(1), cause: t(`cause.${holdCause}`) });
-}
-
-/** Every figure of a take in words, with its unit. What has no answer here is left out. */
-export function Figures({ measures: m }: { measures: SwellMeasures }) {
+/** Every figure of a take in words, with its unit. What has no answer is left out. */
+export function Figures({ measures, beside }: FiguresProps) {
   const { t } = useTranslation();
-  const isSwell = m.wrongWayPercent !== null;
-  const rows = [
-    ['swellErrorDb', decibels(m.swellErrorDb, t)],
-    ['dynamicSpanDb', decibels(m.dynamicSpanDb, t)],
-    ['centsMean', cents(m.centsMean, t)],
-    ['centsSpread', m.centsSpread === null ? null : t('figure.spread', { count: Math.round(m.centsSpread) })],
-    ['loudEndCents', cents(m.loudEndCents, t)],
-    ['softEndCents', cents(m.softEndCents, t)],
-    ['bendWithLevel', bend(m, t)],
-    ['stairs', isSwell ? stairs(m, t) : null],
-    [
-      'wrongWay',
-      m.wrongWayPercent === null ? null : t('figure.percent', { percent: Math.round(m.wrongWayPercent) }),
-    ],
-    ['peakOffset', peak(m, t)],
-    ['holdSeconds', hold(m, t)],
-  ] as const;
+  const there = beside && new Map(figureRows(beside.measures, t).map(({ name, text }) => [name, text]));
+  const rows = figureRows(measures, t).filter(
+    ({ name, text }) => text !== null || (there?.get(name) ?? null) !== null,
+  );
+  const cell = (text: string | null) => (
+    <chakra.td fontWeight="700" textAlign="right" verticalAlign="top" py="1" pl="5">
+      {text ?? t('figure.noAnswer')}
+    </chakra.td>
+  );
   return (
-    <Box as="dl" flex="1" minW="column" maxW="prose">
-      {rows.map(
-        ([name, text]) =>
-          text !== null && (
-            <Flex key={name} justifyContent="space-between" gap="5" py="1" data-figure={name}>
-              <chakra.dt>{t(`measure.${name}`)}</chakra.dt>
-              <chakra.dd fontWeight="700" textAlign="right">
-                {text}
-              </chakra.dd>
-            </Flex>
-          ),
-      )}
+    <Box flex="1" minW="column" maxW="prose">
+      <chakra.table w="full" borderCollapse="collapse">
+        <chakra.caption position="absolute" w="1px" h="1px" overflow="hidden" clipPath="inset(50%)">
+          {t('take.figures')}
+        </chakra.caption>
+        {beside && (
+          <thead>
+            <tr>
+              <td />
+              {[beside.here, beside.there].map((name) => (
+                <chakra.th
+                  key={name}
+                  scope="col"
+                  textAlign="right"
+                  verticalAlign="bottom"
+                  fontWeight="400"
+                  fontSize="small"
+                  color="muted"
+                  pl="5"
+                  pb="1"
+                >
+                  {name}
+                </chakra.th>
+              ))}
+            </tr>
+          </thead>
+        )}
+        <tbody>
+          {rows.map(({ name, text }) => (
+            <tr key={name} data-figure={name}>
+              <chakra.th scope="row" textAlign="left" fontWeight="400" verticalAlign="top" py="1">
+                {t(`measure.${name}`)}
+              </chakra.th>
+              {cell(text)}
+              {there && cell(there.get(name) ?? null)}
+            </tr>
+          ))}
+        </tbody>
+      </chakra.table>
     </Box>
   );
 }

@@ -16,12 +16,14 @@ import { takeDocument } from '../../workers/index.ts';
 import { OneTakeView } from './OneTakeView.tsx';
 import { drawTake } from './takeInk.ts';
 import { takeFileName } from './takeFileName.ts';
+import { useOtherTake } from './useOtherTake.ts';
 
 export function OneTake({ take }: { take: TakeRecord }) {
   const navigate = useNavigate();
   const settings = useLiveQuery(readSettings);
   const columns = useLiveQuery(() => readTakeFrames(take.id), [take.id]);
   const drawing = useMemo(() => (columns ? drawTake(take, columns) : null), [take, columns]);
+  const { others, other, otherId, choose } = useOtherTake(take);
   const player = useRef<TakePlayer | null>(null);
   const [cursorSeconds, setCursor] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
@@ -66,6 +68,10 @@ export function OneTake({ take }: { take: TakeRecord }) {
       take={take}
       drawing={drawing}
       settings={settings}
+      others={others}
+      other={other}
+      otherId={otherId}
+      onOther={choose}
       cursorSeconds={cursorSeconds}
       playing={playing}
       onCursor={(seconds) => {

@@ -7,16 +7,25 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { swellAddress } from './swellAddress.ts';
 import { ActionButton, ActionLink, Key, RoomHeading, VerdictWords } from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import { CompareChoice } from './CompareChoice.tsx';
 import { EventList } from './EventList.tsx';
 import { Figures } from './Figures.tsx';
 import type { TakeDrawing } from './takeInk.ts';
 import { TakeRibbon } from './TakeRibbon.tsx';
-import { TakeTitle } from './takeTitle.tsx';
+import { TakeScatter } from './TakeScatter.tsx';
+import { noteOf } from './takeFilter.ts';
+import { takeLabel, TakeTitle } from './takeTitle.tsx';
+import type { OtherTake } from './useOtherTake.ts';
 
 interface OneTakeViewProps {
   take: TakeRecord;
   drawing: TakeDrawing | null;
   settings: SettingsRecord;
+  /** Takes that could be laid over this one, and the one that is. */
+  others: readonly TakeRecord[];
+  other: OtherTake | null;
+  otherId: string;
+  onOther(takeId: string): void;
   cursorSeconds: number | null;
   playing: boolean;
   onCursor(seconds: number): void;
@@ -27,7 +36,7 @@ interface OneTakeViewProps {
 }
 
 export function OneTakeView(props: OneTakeViewProps) {
-  const { take, drawing, settings, cursorSeconds, playing, onCursor, onListen } = props;
+  const { take, drawing, settings, other, cursorSeconds, playing, onCursor, onListen } = props;
   const { t } = useTranslation();
   const noteId = useId();
   useHotkeys('space', (event) => {
@@ -36,6 +45,16 @@ export function OneTakeView(props: OneTakeViewProps) {
     onListen();
   });
   const again = swellAddress(take);
+  const beside = other?.take.analysis
+    ? {
+        measures: other.take.analysis.measures,
+        here: t('compare.here'),
+        there:
+          noteOf(other.take) === noteOf(take)
+            ? format(other.take.startedAt, 'd MMM, HH:mm')
+            : takeLabel(other.take, settings.naming, t),
+      }
+    : null;
   return (
     <Box maxW="page">
       <RoomHeading
@@ -51,7 +70,13 @@ export function OneTakeView(props: OneTakeViewProps) {
       {take.analysis ? <VerdictWords verdict={take.analysis.verdict} /> : <Box>{t('takes.notJudged')}</Box>}
       <Box mt="5">
         {drawing && (
-          <TakeRibbon take={take} drawing={drawing} cursorSeconds={cursorSeconds} onCursor={onCursor} />
+          <TakeRibbon
+            take={take}
+            drawing={drawing}
+            other={other}
+            cursorSeconds={cursorSeconds}
+            onCursor={onCursor}
+          />
         )}
       </Box>
       <Flex gap="5" mt="3" wrap="wrap" alignItems="center">
@@ -63,8 +88,27 @@ export function OneTakeView(props: OneTakeViewProps) {
         <ActionButton onClick={props.onSave}>{t('take.save')}</ActionButton>
         <ActionButton onClick={props.onDelete}>{t('take.delete')}</ActionButton>
       </Flex>
+      {take.analysis && props.others.length > 0 && (
+        <Flex gap="5" mt="6" wrap="wrap" alignItems="flex-end">
+          <CompareChoice
+            take={take}
+            others={props.others}
+            otherId={props.otherId}
+            naming={settings.naming}
+            onChoose={props.onOther}
+          />
+          {other && (
+            <Box pb="2" role="status">
+              {t('compare.legend')}{' '}
+              <ActionLink look="plain" to={`/takes/${other.take.id}?over=${take.id}`}>
+                {t('compare.swap')}
+              </ActionLink>
+            </Box>
+          )}
+        </Flex>
+      )}
       <Flex gap={{ base: '6', md: '9' }} mt="7" wrap="wrap" alignItems="flex-start">
-        {take.analysis && <Figures measures={take.analysis.measures} />}
+        {take.analysis && <Figures measures={take.analysis.measures} beside={beside} />}
         <Box flex="1" minW="column">
           {take.analysis && <EventList analysis={take.analysis} onCursor={onCursor} />}
           <Box as="label" display="block" mt="5">
@@ -87,6 +131,9 @@ export function OneTakeView(props: OneTakeViewProps) {
           </Box>
         </Box>
       </Flex>
+      {take.analysis && drawing && (
+        <TakeScatter take={take} measures={take.analysis.measures} drawing={drawing} other={other} />
+      )}
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next';
 import {
   LABEL_FONT,
   MARK_FONT,
+  paintGhost,
   paintMarks,
   paintRules,
   RibbonPicture,
@@ -16,10 +17,13 @@ import type { TakeRecord } from '../../storage/index.ts';
 import { useNarrow, verdictText } from '../../ui/index.ts';
 import type { TakeDrawing } from './takeInk.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
+import type { OtherTake } from './useOtherTake.ts';
 
 interface TakeRibbonProps {
   take: TakeRecord;
   drawing: TakeDrawing;
+  /** Laid over this one, beat on beat. */
+  other: OtherTake | null;
   cursorSeconds: number | null;
   onCursor(seconds: number): void;
 }
@@ -31,7 +35,7 @@ const STEP_SECONDS = 0.05;
 const LABEL_MARGIN = 84;
 
 /** The ribbon of one take with its cursor: pointer, arrow keys and sound all move the same line. */
-export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbonProps) {
+export function TakeRibbon({ take, drawing, other, cursorSeconds, onCursor }: TakeRibbonProps) {
   const { t } = useTranslation();
   const narrow = useNarrow();
   const [layout, setLayout] = useState<RibbonLayout | null>(null);
@@ -58,8 +62,18 @@ export function TakeRibbon({ take, drawing, cursorSeconds, onCursor }: TakeRibbo
       }));
       paintMarks(ctx, at, palette, marks, at.height - 8, MARK_FONT);
       paintTakeMarks(ctx, at, palette, analysis, t);
+      if (!other?.take.analysis || !other.take.context) return;
+      const otherZero = other.take.analysis.beatZeroSeconds;
+      const stretch = beat / secondsPerBeat(other.take.context.exercise);
+      paintGhost(
+        ctx,
+        other.drawing.ink,
+        at,
+        palette,
+        (seconds) => analysis.beatZeroSeconds + (seconds - otherZero) * stretch,
+      );
     },
-    [analysis, context, t],
+    [analysis, context, t, other],
   );
 
   const { fromSeconds, toSeconds, track, targetHz } = drawing;

@@ -1,21 +1,39 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useLocation } from 'react-router';
+import { useState } from 'react';
+import { useSelector } from 'react-redux';
+import { useLocation, useSearchParams } from 'react-router';
+import type { SessionStore } from '../../session/index.ts';
 import { listTakes, readSettings, readTake, undoDelete } from '../../storage/index.ts';
+import { filterSearch, readFilter } from './takeFilter.ts';
 import { TakesView } from './TakesView.tsx';
 
-/** All kept takes, newest first; the one just deleted can come back. */
+/** Rows that are drawn at a time: each has a ribbon. */
+const PAGE = 40;
+
+/** Kept takes, newest first, as the address filters them; the one just deleted can come back. */
 export function Component() {
   const takes = useLiveQuery(listTakes);
   const settings = useLiveQuery(readSettings);
   const { state } = useLocation() as { state: { deletedId?: string } | null };
+  const [search, setSearch] = useSearchParams();
+  const [shown, setShown] = useState(PAGE);
+  const unstored = useSelector((store: SessionStore) => store.session.troubles.includes('storageRefused'));
   const justDeleted = useLiveQuery(() => readTake(state?.deletedId ?? ''), [state?.deletedId]);
   if (!takes || !settings) return null;
   return (
     <TakesView
       takes={takes}
       naming={settings.naming}
+      filter={readFilter(search)}
+      shown={shown}
+      unstored={unstored}
       deletedId={justDeleted && justDeleted.deletedAt !== null ? justDeleted.id : null}
       onUndo={(id) => void undoDelete(id)}
+      onFilter={(filter) => {
+        setShown(PAGE);
+        setSearch(filterSearch(filter), { replace: true, state });
+      }}
+      onMore={() => setShown((rows) => rows + PAGE)}
     />
   );
 }

@@ -4,20 +4,43 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading } from '../../ui/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
+import { isFiltered, matches, type TakeFilter } from './takeFilter.ts';
+import { TakeFilterBar } from './TakeFilterBar.tsx';
 import { TakeRow } from './TakeRow.tsx';
 
 interface TakesViewProps {
   takes: readonly TakeRecord[];
   naming: NoteNaming;
+  filter: TakeFilter;
+  /** How many rows are shown; the rest waits for `onMore`. */
+  shown: number;
+  /** The browser stores nothing: what is here goes with the page. */
+  unstored: boolean;
   deletedId: string | null;
   onUndo(takeId: string): void;
+  onFilter(filter: TakeFilter): void;
+  onMore(): void;
 }
 
-export function TakesView({ takes, naming, deletedId, onUndo }: TakesViewProps) {
+export function TakesView(props: TakesViewProps) {
+  const { takes, naming, filter, shown, deletedId, onUndo } = props;
   const { t } = useTranslation();
+  const found = takes.filter((take) => matches(take, filter));
   return (
     <Box maxW="page">
-      <RoomHeading title={t('takes.title')} aside={t('takes.count', { count: takes.length })} />
+      <RoomHeading
+        title={t('takes.title')}
+        aside={
+          isFiltered(filter)
+            ? t('takes.countOf', { count: takes.length, found: found.length })
+            : t('takes.count', { count: takes.length })
+        }
+      />
+      {props.unstored && (
+        <Box role="status" mb="4" bg="cane" px="4" py="2">
+          {t('trouble.storageRefused')}
+        </Box>
+      )}
       {deletedId && (
         <Flex role="status" alignItems="center" gap="4" mb="4" bg="cane" px="4" py="1">
           {t('takes.deleted')}
@@ -34,9 +57,13 @@ export function TakesView({ takes, naming, deletedId, onUndo }: TakesViewProps) 
           </ActionLink>
         </Box>
       )}
-      {takes.map((take, i) => (
+      {takes.length > 0 && (
+        <TakeFilterBar takes={takes} naming={naming} filter={filter} onChange={props.onFilter} />
+      )}
+      {takes.length > 0 && found.length === 0 && <Box>{t('filter.nothing')}</Box>}
+      {found.slice(0, shown).map((take, i) => (
         <Box key={take.id}>
-          {(i === 0 || !isSameDay(take.startedAt, takes[i - 1].startedAt)) && (
+          {(i === 0 || !isSameDay(take.startedAt, found[i - 1].startedAt)) && (
             <Heading as="h2" fontSize="normal" fontFamily="body" fontWeight="700" pt="4" pb="2">
               {format(take.startedAt, 'EEEE d MMMM')}
             </Heading>
@@ -44,6 +71,13 @@ export function TakesView({ takes, naming, deletedId, onUndo }: TakesViewProps) 
           <TakeRow take={take} naming={naming} />
         </Box>
       ))}
+      {found.length > shown && (
+        <Box pt="5">
+          <ActionButton onClick={props.onMore}>
+            {t('takes.more', { count: found.length - shown })}
+          </ActionButton>
+        </Box>
+      )}
     </Box>
   );
 }

@@ -1,0 +1,55 @@
+import type { SwellMeasures } from '@inner-hum/core/judge';
+import type { TFunction } from 'i18next';
+
+const decibels = (value: number | null, t: TFunction) =>
+  value === null ? null : t('figure.db', { db: value.toFixed(1) });
+
+function cents(value: number | null, t: TFunction): string | null {
+  if (value === null) return null;
+  const count = Math.round(Math.abs(value));
+  return t(count === 0 ? 'figure.inTune' : value > 0 ? 'figure.sharp' : 'figure.flat', { count });
+}
+
+function bend({ bendWithLevel }: SwellMeasures, t: TFunction): string | null {
+  if (bendWithLevel === null) return null;
+  const count = Math.round(Math.abs(bendWithLevel));
+  return t(bendWithLevel < 0 ? 'figure.flatter' : 'figure.sharper', { count });
+}
+
+function stairs({ stairs: { count, worstDb }, wrongWayPercent }: SwellMeasures, t: TFunction): string | null {
+  if (wrongWayPercent === null) return null;
+  return worstDb === null ? t('figure.none') : t('figure.stairs', { count, db: worstDb.toFixed(1) });
+}
+
+function peak({ peakOffsetBeats }: SwellMeasures, t: TFunction): string | null {
+  if (peakOffsetBeats === null) return null;
+  const beats = Math.abs(peakOffsetBeats).toFixed(2);
+  return t(peakOffsetBeats >= 0 ? 'figure.late' : 'figure.early', { beats });
+}
+
+function hold({ holdSeconds, holdCause }: SwellMeasures, t: TFunction): string | null {
+  if (holdSeconds === null || holdCause === null) return null;
+  return t('figure.hold', { seconds: holdSeconds.toFixed(1), cause: t(`cause.${holdCause}`) });
+}
+
+/** The figures of a take as words with units, in the order they are read; null where there is no answer. */
+export function figureRows(m: SwellMeasures, t: TFunction) {
+  const spread = m.centsSpread === null ? null : t('figure.spread', { count: Math.round(m.centsSpread) });
+  const wrongWay =
+    m.wrongWayPercent === null ? null : t('figure.percent', { percent: Math.round(m.wrongWayPercent) });
+  const rows = [
+    ['swellErrorDb', decibels(m.swellErrorDb, t)],
+    ['dynamicSpanDb', decibels(m.dynamicSpanDb, t)],
+    ['centsMean', cents(m.centsMean, t)],
+    ['centsSpread', spread],
+    ['loudEndCents', cents(m.loudEndCents, t)],
+    ['softEndCents', cents(m.softEndCents, t)],
+    ['bendWithLevel', bend(m, t)],
+    ['breathDb', decibels(m.breathDb, t)],
+    ['stairs', stairs(m, t)],
+    ['wrongWay', wrongWay],
+    ['peakOffset', peak(m, t)],
+    ['holdSeconds', hold(m, t)],
+  ] as const;
+  return rows.map(([name, text]) => ({ name, text }));
+}

@@ -1,0 +1,50 @@
+import { format } from 'date-fns';
+import type { TakeRecord } from '../../storage/index.ts';
+
+/** Which takes are listed; empty strings let everything through. It lives in the address. */
+export interface TakeFilter {
+  /** Written MIDI number, or `free` for free playing. */
+  note: string;
+  horn: string;
+  /** `yyyy-MM-dd`. */
+  day: string;
+  /** Words that must all stand in the player's note, in any order. */
+  words: string;
+}
+
+const NAMES = ['note', 'horn', 'day', 'words'] as const;
+/** Longer searches are cut: no note is found by them. */
+const MOST_LETTERS = 100;
+
+export function readFilter(search: URLSearchParams): TakeFilter {
+  const [note, horn, day, words] = NAMES.map((name) => (search.get(name) ?? '').slice(0, MOST_LETTERS));
+  return { note, horn, day, words };
+}
+
+export function filterSearch(filter: TakeFilter): string {
+  return new URLSearchParams(
+    NAMES.flatMap((name) => (filter[name] ? [[name, filter[name]]] : [])),
+  ).toString();
+}
+
+export const isFiltered = (filter: TakeFilter) => NAMES.some((name) => filter[name] !== '');
+
+export const noteOf = ({ context }: TakeRecord) => String(context?.exercise.items[0].writtenMidi ?? 'free');
+export const dayOf = ({ startedAt }: TakeRecord) => format(startedAt, 'yyyy-MM-dd');
+
+/** Letters as they are searched: without case and accents. */
+function plain(text: string): string {
+  return text.normalize('NFD').replace(/\p{M}/gu, '').toLocaleLowerCase();
+}
+
+export function matches(take: TakeRecord, { note, horn, day, words }: TakeFilter): boolean {
+  const said = plain(take.playerNote);
+  return (
+    (note === '' || noteOf(take) === note) &&
+    (horn === '' || take.hornId === horn) &&
+    (day === '' || dayOf(take) === day) &&
+    plain(words)
+      .split(/\s+/)
+      .every((word) => said.includes(word))
+  );
+}
