@@ -54,13 +54,13 @@ function readTakes(): Promise<Found[]> {
     const takes = (await ask(stores.objectStore('takes').getAll())) as Row[];
     const found = [];
     for (const { id, state, startedAt, lengthSeconds, sampleRateHz, analysis } of takes) {
-      const chunks = (await ask(
-        stores.objectStore('chunks').index('takeId').getAll(id),
-      )) as { index: number; samples: Float32Array }[];
+      const chunks = (await ask(stores.objectStore('chunks').index('takeId').getAll(id))) as {
+        index: number;
+        samples: Float32Array;
+      }[];
       chunks.sort((a, b) => a.index - b.index);
       const frames = (await ask(stores.objectStore('frames').get(id))) as
-        | { columns: { f0Hz: Float32Array } }
-        | undefined;
+        { columns: { f0Hz: Float32Array } } | undefined;
       found.push({
         startedAt,
         lengthSeconds,
@@ -76,12 +76,12 @@ function readTakes(): Promise<Found[]> {
   })();
 }
 
-/** Waits until as many takes are finished as were begun, and returns the newest. */
-async function findTake(page: Page, wanted: number): Promise<Found[]> {
+/** Waits until nothing is being recovered any more, and returns all takes, the newest last. */
+async function findTakes(page: Page, wanted: number): Promise<Found[]> {
   for (let tries = 0; ; tries++) {
     const takes = await page.evaluate(readTakes);
-    const done = takes.filter(({ state }) => state === 'kept');
-    if (done.length >= wanted || tries > 100) return takes.sort((a, b) => a.startedAt - b.startedAt);
+    const waiting = takes.length < wanted || takes.some(({ state }) => state !== 'kept');
+    if (!waiting || tries > 100) return takes.sort((a, b) => a.startedAt - b.startedAt);
     await page.waitForTimeout(100);
   }
 }
@@ -91,36 +91,44 @@ const browser = await chromium.launch(CHROMIUM);
 const context = await browser.newContext({ baseURL: server.url });
 // The compiler names inner functions by a helper that pages do not have.
 await context.addInitScript('globalThis.__name = (named) => named');
+// The page tells that it lives, fifty times a second: the last time it did so is when it died.
+let beat = 0;
+await context.exposeFunction('tellBeat', (time: number) => (beat = time));
+await context.addInitScript('setInterval(() => globalThis.tellBeat(Date.now()), 20)');
 let page = await context.newPage();
 await page.goto('/');
 await page.getByRole('button', { name: 'stand-in player' }).click();
 await page.getByRole('button', { name: 'Play the first swell' }).click();
 
+/** Sound before the tone that belongs to a take, and how long the tone must last to begin one. */
+const BEFORE_PLAYING_MS = 700;
 const lostMs: number[] = [];
 let broken = 0;
+let kept = 0;
 for (let n = 1; n <= KILLS; n++) {
   const way = WAYS[Math.floor(Math.random() * WAYS.length)];
   await page.goto('/stand/swell?beats=12');
   await page.locator('main[data-phase="armed"]').waitFor();
   await page.keyboard.press('Space');
   await page.locator('main[data-phase="playing"]').waitFor();
+  const playing = Date.now();
   await page.waitForTimeout(200 + 3000 * Math.random());
-  const before = Date.now();
   const next = way === 'crash' || way === 'close' ? await context.newPage() : page;
   if (way === 'close') await page.close();
   else await kill(context, page, way);
-  const after = Date.now();
+  const died = beat;
   if (way === 'crash') await page.close();
   page = next;
   await page.goto('/takes');
   await page.getByRole('heading', { level: 1 }).waitFor();
-  const takes = await findTake(page, n);
+  const takes = await findTakes(page, kept + 1);
   const take = takes.at(-1);
-  if (!take || takes.length !== n) {
-    console.log(`${n} ${way}: a take is missing`);
-    broken++;
-    break;
+  if (!take || takes.length === kept) {
+    lostMs.push(died - playing + BEFORE_PLAYING_MS);
+    console.log(`${n} ${way}: nothing kept, ${Math.round(lostMs[n - 1])} ms lost`);
+    continue;
   }
+  kept = takes.length;
   const whole =
     take.state === 'kept' &&
     take.judged &&
@@ -128,12 +136,9 @@ for (let n = 1; n <= KILLS; n++) {
     Math.abs(take.storedSeconds - take.lengthSeconds) < 0.001 &&
     Math.abs(take.frames - 100 * take.lengthSeconds) <= 2;
   if (!whole) broken++;
-  // The page dies somewhere between the two clock readings: the later one is the worst that can be.
-  const lost = after - take.startedAt - 1000 * take.lengthSeconds;
-  lostMs.push(lost);
-  const least = before - take.startedAt - 1000 * take.lengthSeconds;
+  lostMs.push(died - take.startedAt - 1000 * take.lengthSeconds);
   console.log(
-    `${n} ${way}: ${take.lengthSeconds.toFixed(1)} s kept, ${Math.round(least)}-${Math.round(lost)} ms lost${whole ? '' : ', BROKEN'}`,
+    `${n} ${way}: ${take.lengthSeconds.toFixed(2)} s kept, ${Math.round(lostMs[n - 1])} ms lost${whole ? '' : ', BROKEN'}`,
   );
 }
 await browser.close();

@@ -5,4 +5,5 @@ export { playNote, type StandInNote, type Performance } from './playNote.ts';
 export { playPhrase } from './playPhrase.ts';
 export { playExercise, type ExerciseRequest } from './playExercise.ts';
 export { STEADY_HAND, WARM_UP, PROFILES, type StandInProfile, type ProfileId } from './profile.ts';
+export type { StandInSwerve } from './swerve.ts';
 export type { Truth } from './truth.ts';

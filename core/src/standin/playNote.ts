@@ -2,6 +2,7 @@ import { fractionAtLevel, type DynamicScale } from '../exercise/index.ts';
 import { amplitudeFromDb, createRandom, powerFromDb } from '../signal/index.ts';
 import { breathNoise } from './breathNoise.ts';
 import type { StandInProfile } from './profile.ts';
+import { swerveShare } from './swerve.ts';
 import { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 import type { Truth } from './truth.ts';
 import { wander } from './wander.ts';
@@ -94,8 +95,12 @@ export function playNote(note: StandInNote): Performance {
     const below = Math.min(steps - 2, Math.floor(position));
     return curve[below] + (position - below) * (curve[below + 1] - curve[below]);
   };
+  const { swerve } = profile;
+  const swerveAt = (seconds: number) => (swerve ? swerveShare(swerve, seconds) : 0);
   const levelDbAt = (seconds: number) =>
-    intendedLevelDb(note, seconds) + profile.wobbleDb * between(levelWander, seconds);
+    intendedLevelDb(note, seconds) +
+    profile.wobbleDb * between(levelWander, seconds) +
+    swerveAt(seconds) * (swerve?.levelDb ?? 0);
   const f0HzAt = (seconds: number) => {
     const vibrato = profile.vibrato
       ? profile.vibrato.widthCents * Math.sin(2 * Math.PI * profile.vibrato.rateHz * seconds)
@@ -104,6 +109,7 @@ export function playNote(note: StandInNote): Performance {
       profile.tendencyCents +
       (profile.bendCentsPer10Db * (levelDbAt(seconds) - middleDb)) / 10 +
       profile.jitterCents * between(pitchWander, seconds) +
+      swerveAt(seconds) * (swerve?.cents ?? 0) +
       vibrato;
     return ((note.soundingHz * partialAt(note, seconds)) / note.partial) * 2 ** (cents / 1200);
   };
@@ -125,7 +131,10 @@ export function playNote(note: StandInNote): Performance {
     const levelDb = levelDbAt(seconds);
     const loudness = Math.max(0, Math.min(1, fractionAtLevel(levelDb, scale)));
     shapeHarmonicsInto(shape, heardHz, loudness, sampleRateHz);
-    const breathDb = profile.breathDbSoft + loudness * (profile.breathDbLoud - profile.breathDbSoft);
+    const breathDb =
+      profile.breathDbSoft +
+      loudness * (profile.breathDbLoud - profile.breathDbSoft) +
+      swerveAt(seconds) * (swerve?.breathDb ?? 0);
     const noisePower = shape.breathBandShare * powerFromDb(breathDb);
     const gain = (amplitudeFromDb(levelDb) / Math.sqrt(1 + noisePower)) * envelope(seconds);
     const noiseGain = gain * Math.sqrt(noisePower);

@@ -1,3 +1,5 @@
+import type { StandInSwerve } from './swerve.ts';
+
 export interface StandInJump {
   /** Seconds after the tone's onset. */
   atSeconds: number;
@@ -33,6 +35,7 @@ export interface StandInProfile {
   peakLateBeats: number;
   stairs: StandInStair[];
   jumps: StandInJump[];
+  swerve: StandInSwerve | null;
 }
 
 export const STEADY_HAND: StandInProfile = {
@@ -47,6 +50,7 @@ export const STEADY_HAND: StandInProfile = {
   peakLateBeats: 0,
   stairs: [],
   jumps: [],
+  swerve: null,
 };
 
 /** An ordinary good day: sharp when soft, flat when loud, a little air, nothing torn. */

@@ -4,6 +4,9 @@ import { Navigate, Outlet, useLocation } from 'react-router';
 import { readSettings } from '../storage/index.ts';
 import { wearTheme } from './wearTheme.ts';
 
+/** Where a first visitor may go before the questions are answered. */
+const OPEN_TO_ALL = ['/welcome', '/reading'];
+
 /** Wears the player's theme, and sends a first visitor to the three questions. */
 export function Doorway() {
   const settings = useLiveQuery(readSettings);
@@ -11,6 +14,6 @@ export function Doorway() {
   const theme = settings?.theme;
   useEffect(() => (theme ? wearTheme(theme) : undefined), [theme]);
   if (!settings) return null;
-  if (!settings.visited && pathname !== '/welcome') return <Navigate to="/welcome" replace />;
+  if (!settings.visited && !OPEN_TO_ALL.includes(pathname)) return <Navigate to="/welcome" replace />;
   return <Outlet />;
 }

@@ -11,6 +11,7 @@ export const router = createBrowserRouter([
     errorElement: <RoomFailed />,
     HydrateFallback: () => null,
     children: [
+      { path: 'reading', lazy: () => import('../features/reading/ReadingRoom.tsx') },
       { path: 'welcome', lazy: () => import('../features/welcome/WelcomeRoom.tsx') },
       {
         element: <Shell />,

@@ -15,6 +15,7 @@ const globalCss: Record<string, SystemStyleObject> = {
   'button, input, select, textarea': { font: 'inherit', color: 'inherit', background: 'transparent' },
   '.ribbon-frame': { position: 'relative', width: '100%' },
   '.ribbon-canvas': { display: 'block', width: '100%' },
+  '.ribbon-layer': { position: 'absolute', insetInlineStart: 0, top: 0 },
   '@media (prefers-reduced-motion: reduce)': {
     '& *': { animation: 'none !important', transition: 'none !important' },
   },

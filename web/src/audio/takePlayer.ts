@@ -11,17 +11,19 @@ export interface TakePlayer {
 const TARGET_PEAK = 0.7;
 const MAX_GAIN = 8;
 
+/** `loudness` 1 brings the loudest moment to the same level in every take; less is softer. */
 export function createTakePlayer(
   samples: Float32Array<ArrayBuffer>,
   sampleRateHz: number,
   onEnd: () => void,
+  loudness = 1,
 ): TakePlayer {
   const context = new AudioContext();
   const buffer = context.createBuffer(1, Math.max(1, samples.length), sampleRateHz);
   buffer.copyToChannel(samples, 0);
   const peak = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 1e-4);
   const gain = context.createGain();
-  gain.gain.value = Math.min(MAX_GAIN, TARGET_PEAK / peak);
+  gain.gain.value = loudness * Math.min(MAX_GAIN, TARGET_PEAK / peak);
   gain.connect(context.destination);
   let source: AudioBufferSourceNode | null = null;
   let startedAt = 0;

@@ -7,6 +7,7 @@ export { LABEL_FAMILY, LABEL_FONT, MARK_FAMILY, MARK_FONT } from './fonts.ts';
 export { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
 export { paintGhost } from './paintGhost.ts';
 export { paintRules, paintOutlineAhead, paintMarks } from './paintScore.ts';
+export { GrowingRibbon } from './GrowingRibbon.tsx';
 export { RibbonPicture, type RibbonPictureProps } from './RibbonPicture.tsx';
 export { useRibbonPalette } from './useRibbonPalette.ts';
 export { everyFrame } from './everyFrame.ts';

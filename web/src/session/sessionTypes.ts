@@ -1,7 +1,7 @@
 import type { Exercise } from '@inner-hum/core/exercise';
-import type { FrameColumns, FrameTrack } from '@inner-hum/core/hearing';
+import type { FrameTrack } from '@inner-hum/core/hearing';
 import type { AudioDesk, Metronome } from '../audio/index.ts';
-import type { StandInRequest } from '../workers/index.ts';
+import type { HeardStandIn, StandInRequest } from '../workers/index.ts';
 import type { WholeTake } from '../storage/index.ts';
 import type { SessionSetup } from './setup.ts';
 
@@ -37,7 +37,7 @@ export interface SessionController {
   /** Round-trip delays of clicks that were due at these times. */
   clickDelays(due: number[]): Promise<number[]>;
   /** How the listener hears a stand-in performance, without keeping it. */
-  hearStandIn(request: StandInRequest): Promise<FrameColumns>;
+  hearStandIn(request: StandInRequest): Promise<HeardStandIn>;
   setClick(click: SessionSetup['settings']['click']): void;
   setTempo(tempoBpm: number): void;
   /** Takes of this visit that could not be stored and are not saved as files yet. */

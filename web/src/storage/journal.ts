@@ -3,7 +3,7 @@ import { database } from './database.ts';
 import type { TakeRecord, WholeTake } from './records.ts';
 
 /** Length of the parts in which sound is stored: no crash costs more. */
-export const CHUNK_SECONDS = 0.5;
+export const CHUNK_SECONDS = 0.25;
 
 /** A take begins: from now on it exists, whatever happens to the page. */
 export async function beginTake(record: TakeRecord): Promise<void> {

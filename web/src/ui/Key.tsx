@@ -9,12 +9,14 @@ export function Key({ children }: { children: string }) {
       display={{ base: 'none', md: 'inline-block' }}
       borderWidth="1px"
       borderStyle="solid"
-      borderColor="line"
+      // On a dark button the key is as light as its words.
+      borderColor="currentColor"
       borderRadius="small"
       px="1"
       fontFamily="body"
       fontSize="small"
-      color="muted"
+      color="inherit"
+      fontWeight="400"
     >
       {children}
     </Box>

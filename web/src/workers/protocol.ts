@@ -54,6 +54,12 @@ export type SessionEvent =
 /** What the stand-in is to play; silence around it is the worker's. */
 export type StandInRequest = Omit<ExerciseRequest, 'leadSeconds' | 'tailSeconds'>;
 
+/** Sound and frames begin together. */
+export interface HeardStandIn {
+  samples: Float32Array<ArrayBuffer>;
+  columns: FrameColumns;
+}
+
 /** A stand-in performance to be kept as a take, by the same path as a played one. */
 export interface KeepRequest {
   performance: StandInRequest;
@@ -81,7 +87,7 @@ export interface SessionWorker {
   keepStandIn(request: KeepRequest): Promise<void>;
   recover(takeId: string): Promise<void>;
   renderStandIn(request: StandInRequest): Float32Array<ArrayBuffer>;
-  /** The frames of a stand-in performance, from its first sample on. */
-  hearStandIn(request: StandInRequest): FrameColumns;
+  /** A stand-in performance without silence around it, and what the listener hears in it. */
+  hearStandIn(request: StandInRequest): HeardStandIn;
   renderFreePlaying(request: Omit<StandInRequest, 'exercise'>): Float32Array<ArrayBuffer>;
 }

@@ -100,7 +100,8 @@ const worker: SessionWorker = {
   },
   hearStandIn(request) {
     const { samples } = playExercise({ ...request, leadSeconds: 0, tailSeconds: 0.1 });
-    return listenTo(samples, request.sampleRateHz).slice(0);
+    const columns = listenTo(samples, request.sampleRateHz).slice(0);
+    return Comlink.transfer({ samples, columns }, [samples.buffer]);
   },
   renderFreePlaying(request) {
     const samples = renderFreePlaying(request);

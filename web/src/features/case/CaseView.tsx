@@ -103,6 +103,9 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             t(`pitchShown.${value}`),
           )}
           {oneOf('theme', t('case.theme'), ['system', 'daylight', 'stage'], (value) => t(`theme.${value}`))}
+          <Flex alignItems="flex-end">
+            <ActionLink to="/reading">{t('case.reading')}</ActionLink>
+          </Flex>
         </>,
       )}
       {section(t('case.keys'), <KeyFields settings={settings} onChange={onChange} />)}

@@ -1,11 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { useSelector } from 'react-redux';
-import { useLocation, useSearchParams } from 'react-router';
 import type { SessionStore } from '../../session/index.ts';
 import { listTakes, readSettings, readTake, undoDelete } from '../../storage/index.ts';
-import { filterSearch, readFilter } from './takeFilter.ts';
 import { TakesView } from './TakesView.tsx';
+import { useTakeFilter } from './useTakeFilter.ts';
 
 /** Rows that are drawn at a time: each has a ribbon. */
 const PAGE = 40;
@@ -14,24 +13,23 @@ const PAGE = 40;
 export function Component() {
   const takes = useLiveQuery(listTakes);
   const settings = useLiveQuery(readSettings);
-  const { state } = useLocation() as { state: { deletedId?: string } | null };
-  const [search, setSearch] = useSearchParams();
+  const { filter, change, deletedId } = useTakeFilter();
   const [shown, setShown] = useState(PAGE);
   const unstored = useSelector((store: SessionStore) => store.session.troubles.includes('storageRefused'));
-  const justDeleted = useLiveQuery(() => readTake(state?.deletedId ?? ''), [state?.deletedId]);
+  const justDeleted = useLiveQuery(() => readTake(deletedId), [deletedId]);
   if (!takes || !settings) return null;
   return (
     <TakesView
       takes={takes}
       naming={settings.naming}
-      filter={readFilter(search)}
+      filter={filter}
       shown={shown}
       unstored={unstored}
       deletedId={justDeleted && justDeleted.deletedAt !== null ? justDeleted.id : null}
       onUndo={(id) => void undoDelete(id)}
-      onFilter={(filter) => {
+      onFilter={(next) => {
         setShown(PAGE);
-        setSearch(filterSearch(filter), { replace: true, state });
+        change(next);
       }}
       onMore={() => setShown((rows) => rows + PAGE)}
     />

@@ -48,7 +48,7 @@ export function WelcomeRibbon() {
   const [ink, setInk] = useState<InkTrack | null>(null);
   useEffect(() => {
     let here = true;
-    void session.hearStandIn(REQUEST).then((columns) => here && setInk(inkOf(columns)));
+    void session.hearStandIn(REQUEST).then(({ columns }) => here && setInk(inkOf(columns)));
     return () => {
       here = false;
     };

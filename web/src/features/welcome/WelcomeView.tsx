@@ -1,7 +1,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, Choice } from '../../ui/index.ts';
+import { ActionButton, ActionLink, Choice } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { WelcomeRibbon } from './WelcomeRibbon.tsx';
 
@@ -52,6 +52,9 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
         <ActionButton look="main" onClick={() => onBegin('/stand/swell')}>
           {t('welcome.begin')}
         </ActionButton>
+        <ActionLink look="plain" to="/reading">
+          {t('welcome.reading')}
+        </ActionLink>
         <ActionButton look="plain" onClick={() => onBegin('/stand')}>
           {t('welcome.desk')}
         </ActionButton>

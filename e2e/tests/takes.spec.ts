@@ -1,0 +1,63 @@
+import type { Page } from '@playwright/test';
+import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium() });
+
+async function keepTake(page: Page, search: string, note: string): Promise<void> {
+  await page.goto(`/stand/swell?tempoBpm=120&${search}`);
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await page.getByLabel('Your note on this take').fill(note);
+  await page.getByRole('link', { name: 'Takes', exact: true }).click();
+  await expect(page.getByText(note)).toBeVisible();
+}
+
+test('two takes laid over each other, and the list found again by note, day and words', async ({ page }) => {
+  await firstVisit(page, 'stand-in player');
+  await keepTake(page, 'note=67&beats=4', 'Old reed, Übung vor dem Essen');
+  await keepTake(page, 'note=58&beats=4', 'New reed');
+  // The third is full of air.
+  await page.goto('/case');
+  await page.getByRole('button', { name: 'airily' }).click();
+  await keepTake(page, 'note=67&beats=4', 'New reed again');
+
+  await page.getByText('New reed again').click();
+  const choice = page.getByLabel('Lay another take over it');
+  await expect(choice.locator('optgroup')).toHaveCount(2);
+  await choice.selectOption({ index: 1 });
+  await expect(page.getByText('Ink is this take; the outline is the other.')).toBeVisible();
+  await expect(page.locator('[data-figure="breathDb"] td')).toHaveCount(2);
+  const breath = async () =>
+    (await page.locator('[data-figure="breathDb"] td').allInnerTexts()).map((text) => parseFloat(text));
+  const [airy, clear] = await breath();
+  expect(airy - clear).toBeGreaterThan(6);
+  await expect(
+    page
+      .getByRole('img', { name: /^Pitch against loudness/ })
+      .locator('circle')
+      .nth(50),
+  ).toBeAttached();
+  // The comparison is in the address, and turns round.
+  await page.reload();
+  await page.getByRole('link', { name: 'Change places' }).click();
+  await expect(page.locator('[data-figure="breathDb"] td')).toHaveCount(2);
+  await expect.poll(breath).toEqual([clear, airy]);
+
+  await page.goto('/takes');
+  const rows = page.locator('a[href^="/takes/"]');
+  await expect(rows).toHaveCount(3);
+  await page.getByLabel('Note', { exact: true }).selectOption('G 4');
+  await expect(page.getByText('2 of 3 takes')).toBeVisible();
+  await page.getByLabel('Search in your notes').fill('ubung reed');
+  await expect(rows).toHaveCount(1);
+  await page.reload();
+  await expect(rows).toHaveCount(1);
+  await page.getByLabel('Search in your notes').fill('trumpet');
+  await expect(page.getByText('No take is like that.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await page.getByLabel('Day').selectOption({ index: 1 });
+  await page.getByLabel('Horn').selectOption('alto');
+  await expect(rows).toHaveCount(3);
+});
