@@ -3,10 +3,10 @@ import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
 
 test.use({ launchOptions: chromium() });
 
-const LOOKS = [
-  { colorScheme: 'light', viewport: { width: 1280, height: 800 } },
-  { colorScheme: 'dark', viewport: { width: 390, height: 844 } },
-] as const;
+const LOOKS = (['light', 'dark'] as const).flatMap((colorScheme) => [
+  { colorScheme, viewport: { width: 1280, height: 800 } },
+  { colorScheme, viewport: { width: 390, height: 844 } },
+]);
 
 for (const { colorScheme, viewport } of LOOKS)
   test(`every room passes axe, ${colorScheme}, ${viewport.width} px`, async ({ page }) => {
@@ -30,12 +30,54 @@ for (const { colorScheme, viewport } of LOOKS)
     await page.keyboard.press('Space');
     await inPhase(page, 'ended').waitFor({ timeout: 20_000 });
     await clean();
+    await page.keyboard.press('ArrowLeft');
+    await inPhase(page, 'playing').waitFor();
+    await inPhase(page, 'ended').waitFor({ timeout: 20_000 });
     await page.getByRole('link', { name: 'Look closer' }).click();
-    await page.getByTestId('take-ribbon').waitFor();
+    await page.getByLabel('Lay another take over it').selectOption({ index: 1 });
+    await page
+      .getByRole('img', { name: /^Pitch against loudness/ })
+      .locator('circle')
+      .first()
+      .waitFor();
     await clean();
-    for (const room of ['/takes', '/stand', '/case', '/case/calibrate']) {
+    for (const room of ['/takes?words=nowhere', '/takes', '/reading', '/stand', '/case', '/case/calibrate']) {
       await page.goto(room);
       await page.getByRole('main').waitFor();
       await clean();
     }
   });
+
+test('keys alone lead from a first visit to a take laid over another', async ({ page }) => {
+  /** Goes on with the tab key until the focus is on what has this name, and presses enter. */
+  const go = async (name: RegExp, press = 'Enter') => {
+    for (let steps = 0; steps < 60; steps++) {
+      await page.keyboard.press('Tab');
+      const focused = await page.evaluate(() => {
+        const element = document.activeElement;
+        const label = element instanceof HTMLSelectElement ? element.labels[0]?.textContent : null;
+        return label ?? element?.getAttribute('aria-label') ?? element?.textContent ?? '';
+      });
+      if (!name.test(focused)) continue;
+      await page.keyboard.press(press);
+      return;
+    }
+    throw new Error(`No way to ${name} by the tab key.`);
+  };
+  await page.goto('/');
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await go(/^the stand-in player|stand-in player/);
+  await go(/^Play the first swell/);
+  for (const key of ['Space', 'ArrowLeft']) {
+    if (key === 'Space') await inPhase(page, 'armed').waitFor();
+    // The focus is on nothing that a key would press.
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.press(key);
+    await inPhase(page, 'playing').waitFor();
+    await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  }
+  await go(/^Look closer/);
+  await page.getByTestId('take-ribbon').waitFor();
+  await go(/^Lay another take over it/, 'ArrowDown');
+  await expect(page.getByText('Ink is this take; the outline is the other.')).toBeVisible();
+});

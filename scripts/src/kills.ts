@@ -1,5 +1,6 @@
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM, startServer } from './ownServer.ts';
+import { measuredOn, writePage } from './report.ts';
 
 // Plays takes with the stand-in and kills the page in the middle of each, at a random moment and in a random way;
 // then returns and looks what is there. Prints what each kill cost, and what the worst one did.
@@ -141,13 +142,29 @@ for (let n = 1; n <= KILLS; n++) {
     `${n} ${way}: ${take.lengthSeconds.toFixed(2)} s kept, ${Math.round(lostMs[n - 1])} ms lost${whole ? '' : ', BROKEN'}`,
   );
 }
+const chromiumVersion = browser.version();
 await browser.close();
 server.stop();
 
 lostMs.sort((a, b) => a - b);
 const at = (share: number) => Math.round(lostMs[Math.floor(share * (lostMs.length - 1))]);
 const over = lostMs.filter((lost) => lost > 1000).length;
-console.log(
-  `${lostMs.length} kills: lost median ${at(0.5)} ms, 95 % ${at(0.95)} ms, worst ${at(1)} ms; over a second ${over}; broken rows ${broken}`,
-);
+const summary = `${lostMs.length} kills: lost median ${at(0.5)} ms, 95 % ${at(0.95)} ms, worst ${at(1)} ms; over a second ${over}; broken rows ${broken}`;
+console.log(summary);
+if (lostMs.length >= 200)
+  writePage(
+    'kills.md',
+    `# What a killed page loses
+
+\`npm run kills -- 200\` plays takes with the stand-in and, at a random moment of each, crashes, closes, leaves or reloads
+the page; then it returns and looks what the database holds. A run of 200 or more writes this page.
+
+${measuredOn(chromiumVersion)}
+
+${summary}.
+
+Lost is the time from the first sample of the take to the last sign of life of the page, less what was kept. Less than
+nothing is possible: the worker may write on for a moment after the page has fallen silent.
+`,
+  );
 process.exitCode = broken > 0 || over > 0 ? 1 : 0;

@@ -1,19 +1,13 @@
-import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { CHROMIUM, startServer } from './ownServer.ts';
 
 // One current picture of each main view, from the demo data, into docs/screenshots.
-const root = join(import.meta.dirname, '../..');
-const folder = join(root, 'docs/screenshots');
+const folder = join(import.meta.dirname, '../../docs/screenshots');
 const PORT = 4185;
 
-const server = spawn(process.execPath, ['--import', 'tsx', join(root, 'server/src/main.ts'), '--demo'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(PORT) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise<void>((resolve) => server.stdout.once('data', () => resolve()));
+const server = await startServer(PORT, '--demo');
 
 interface Look {
   width: number;
@@ -35,7 +29,7 @@ async function inLook(
   const context = await browser.newContext({
     viewport: { width, height },
     colorScheme,
-    baseURL: `http://127.0.0.1:${PORT}`,
+    baseURL: server.url,
   });
   const page = await context.newPage();
   await page.goto('/takes');
@@ -59,10 +53,7 @@ async function playSwell(page: Page, search: string) {
 }
 
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--autoplay-policy=no-user-gesture-required'],
-});
+const browser = await chromium.launch(CHROMIUM);
 try {
   await inLook(browser, DESK, async (page) => {
     await shoot(page, 'takes');
@@ -71,6 +62,17 @@ try {
     await page.waitForTimeout(500);
     await page.getByTestId('take-ribbon').click({ position: { x: 640, y: 150 } });
     await shoot(page, 'take');
+    await page.getByLabel('Lay another take over it').selectOption({ index: 1 });
+    await page.locator('circle').first().waitFor();
+    await page.getByText('Ink is this take').evaluate((line) => line.scrollIntoView({ block: 'start' }));
+    await page.mouse.wheel(0, -400);
+    await page.waitForTimeout(500);
+    await shoot(page, 'compare');
+    await page.goto('/reading?word=sharp');
+    await page.getByRole('button', { name: 'Make it sharp' }).click();
+    await page.locator('[data-phase="heard"]').waitFor();
+    await page.waitForTimeout(300);
+    await shoot(page, 'reading');
     await page.goto('/welcome');
     await page.getByRole('img').waitFor();
     await page.waitForTimeout(500);
@@ -112,5 +114,5 @@ try {
   });
 } finally {
   await browser.close();
-  server.kill();
+  server.stop();
 }

@@ -52,6 +52,25 @@ describe('the stand-in player', () => {
     expect(Number.isNaN(truth.f0Hz[20])).toBe(true);
   });
 
+  it('goes away from what was meant and stays there, and says so', () => {
+    const swerve = { atSeconds: 1, overSeconds: 0.5, cents: 20, levelDb: -6, breathDb: 0 };
+    const meant = swell().truth;
+    const { truth } = swell({ swerve });
+    const change = (seconds: number) => {
+      const i = Math.round((0.2 + seconds) * 100);
+      return [1200 * Math.log2(truth.f0Hz[i] / meant.f0Hz[i]), truth.levelDb[i] - meant.levelDb[i]];
+    };
+    for (const [seconds, share] of [
+      [0.9, 0],
+      [1.25, 0.5],
+      [3.5, 1],
+    ]) {
+      const [cents, db] = change(seconds);
+      expect(cents).toBeCloseTo(20 * share, 6);
+      expect(db).toBeCloseTo(-6 * share, 6);
+    }
+  });
+
   it('tells the pitch it bends, and the partial it jumps to', () => {
     const { truth } = swell({
       tendencyCents: 5,

@@ -72,7 +72,7 @@ export function ReadingView(props: ReadingViewProps) {
         options={LESSONS.map((value) => ({
           value,
           label: (
-            <Box as="span" fontFamily="heading" fontSize="large">
+            <Box as="span" fontFamily="heading" fontSize={{ base: 'medium', md: 'large' }}>
               {t(`reading.word.${value}`)}
               {seen.includes(value) && <span aria-label={t('reading.seen')}> ·</span>}
             </Box>

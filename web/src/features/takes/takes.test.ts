@@ -9,6 +9,8 @@ import { takeDocument } from '../../workers/takeDocument.ts';
 import { readSwell } from '../../session/index.ts';
 import { swellAddress } from './swellAddress.ts';
 import { takeFileName } from './takeFileName.ts';
+import { scatterPoints } from './scatterPoints.ts';
+import { filterSearch, matches, readFilter } from './takeFilter.ts';
 import { drawTake } from './takeInk.ts';
 
 /** A take as the app keeps it, from the stand-in's sound. */
@@ -66,6 +68,40 @@ it('draws a take from just before its tone to just after what was written', () =
   expect(drawing.toSeconds).toBeCloseTo(onset + 2.4 + 0.25, 1);
   expect(Number.isNaN(drawing.ink.wanted[Math.round(onset * 100) + 120])).toBe(false);
   expect(Number.isNaN(drawing.ink.wanted[5])).toBe(true);
+});
+
+it('draws pitch against loudness with the bend that was played', () => {
+  const { take, track } = keptTake('growFade');
+  const { points, line } = scatterPoints(take, track.slice(0));
+  expect(points.length).toBeGreaterThan(80);
+  expect(points.length).toBeLessThanOrEqual(220);
+  const [soft, loud] = line ?? [];
+  // WARM_UP sinks 8 cents for 10 dB; the scale is 30 dB long.
+  expect(
+    ((loud?.cents ?? 0) - (soft?.cents ?? 0)) / ((loud?.loudness ?? 0) - (soft?.loudness ?? 1)),
+  ).toBeCloseTo(-24, -1);
+  // From pp, a seventh of the scale, to ff, six sevenths, in 1.2 s, of which the first 0.15 are not counted.
+  expect(soft?.loudness).toBeCloseTo(1 / 7 + ((0.15 / 1.2) * 5) / 7, 1);
+  expect(loud?.loudness).toBeCloseTo(6 / 7, 1);
+});
+
+it('finds takes by note, horn, day and words, and keeps the filter in the address', () => {
+  const { take } = keptTake('fade');
+  const noted = { ...take, playerNote: 'Neues Blatt, übt sich schwer' };
+  const all = { note: '', horn: '', day: '', words: '' };
+  const found = { ...all, note: '70', horn: 'tenor', day: '2026-03-14', words: 'ubt  BLATT' };
+  expect(matches(noted, found)).toBe(true);
+  for (const other of [
+    { note: '71' },
+    { note: 'free' },
+    { horn: 'alto' },
+    { day: '2026-03-15' },
+    { words: 'blatt x' },
+  ])
+    expect(matches(noted, { ...found, ...other })).toBe(false);
+  expect(matches(take, all)).toBe(true);
+  expect(readFilter(new URLSearchParams(filterSearch(found)))).toEqual(found);
+  expect(filterSearch(all)).toBe('');
 });
 
 it('keeps how loud the take was, for the scale to learn from', () => {
