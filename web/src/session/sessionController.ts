@@ -26,6 +26,7 @@ const STAND_IN_LEAD_SECONDS = 1;
 /** A worker that breaks oftener than this will break again. */
 const MOST_RESTARTS = 3;
 const RESTARTS_WITHIN_SECONDS = 60;
+const STILL_OLD_SECONDS = 2;
 
 export interface SessionConfig {
   client: SessionClient;
@@ -42,6 +43,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
   const trouble = (code: TroubleCode) => dispatch(troubleCame(code));
   let setup: SessionSetup | null = null;
   let exercise: Exercise | null = null;
+  /** Whether a room listens: then an input that failed is opened again by itself. */
+  let listening = false;
   let restarts: number[] = [];
   let seed = 1;
   const unsaved: WholeTake[] = [];
@@ -135,7 +138,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
         trouble(event.trouble);
         return;
       case 'workerFailed':
-        void restart();
+        // What the old worker still had to say is no news.
+        if (performance.now() / 1000 - (restarts.at(-1) ?? -Infinity) > STILL_OLD_SECONDS) void restart();
     }
   }
 
@@ -151,21 +155,23 @@ export function createSessionController(config: SessionConfig): SessionControlle
     input.forget();
     dispatch(phaseChanged('off'));
     await client.remote.endTake();
-    const changed = await listenAgain();
+    if (!listening) return;
+    await listenAgain();
+    const changed = input.source !== null;
     if (!changed) dispatch(troublesWent(['micAbsent', 'micBusy']));
     trouble(changed ? 'micChanged' : 'micUnplugged');
   }
 
   /** Makes ready again what was ready before, on an input opened anew. */
-  async function listenAgain(): Promise<boolean> {
-    if (setup && exercise) await controller.arm(setup, exercise);
-    else if (setup) await controller.goFree(setup);
-    return input.source !== null;
+  async function listenAgain() {
+    if (!listening || !setup) return;
+    if (exercise) await controller.arm(setup, exercise);
+    else await controller.goFree(setup);
   }
 
   /** The listening has broken: another worker takes over, and finishes what this one was keeping. */
   async function restart() {
-    const now = desk.now();
+    const now = performance.now() / 1000;
     restarts = [...restarts.filter((time) => now - time < RESTARTS_WITHIN_SECONDS), now];
     metronome.stop();
     desk.stopStandIn();
@@ -176,9 +182,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
       return;
     }
     client.restart();
-    // Said first: opening the input anew clears the troubles of the old one.
     trouble('workerRestarted');
-    void finishTakes();
+    finishTakes().catch(() => trouble('storageRefused'));
     await listenAgain();
   }
 
@@ -203,6 +208,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
     forgetInput: input.forget,
     unsaved,
     async goFree(next) {
+      listening = true;
       exercise = null;
       metronome.stop();
       desk.stopStandIn();
@@ -216,7 +222,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
       const samples = await client.remote.renderFreePlaying({ ...standInOf(next), seed });
       if (exercise === null) desk.playStandIn(samples, input.sampleRateHz, 0, true);
     },
-    async goFreeQuietly() {
+    async rest() {
+      listening = false;
       exercise = null;
       live.takeId = null;
       metronome.stop();
@@ -224,6 +231,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       if (input.source !== null) await client.remote.disarm();
     },
     async arm(next, wanted) {
+      listening = true;
       desk.stopStandIn();
       metronome.stop();
       exercise = wanted;

@@ -25,8 +25,8 @@ export interface SessionController {
   forgetInput(): void;
   /** The desk as tuner and metronome. */
   goFree(setup: SessionSetup): Promise<void>;
-  /** Leaves an exercise: a running take ends and is kept, sounds stop, the input stays open. */
-  goFreeQuietly(): Promise<void>;
+  /** A room of the Stand is left: a running take ends and is kept, sounds stop, the input stays open. */
+  rest(): Promise<void>;
   /** Makes an exercise ready: the note begins it, or `begin` counts in. */
   arm(setup: SessionSetup, exercise: Exercise): Promise<void>;
   /** What may change while armed: eyes, and the scale learned from the last takes. */

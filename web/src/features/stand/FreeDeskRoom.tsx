@@ -30,13 +30,7 @@ export function Component() {
     // A change of tempo or of words must not open the input again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [session, ready, inputKey]);
-  useEffect(
-    () => () => {
-      session.metronome.stop();
-      session.desk.stopStandIn();
-    },
-    [session],
-  );
+  useEffect(() => () => void session.rest(), [session]);
 
   const settings = setup?.settings ?? null;
   const { setClick, cycle } = useClick(settings);

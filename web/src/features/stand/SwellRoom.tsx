@@ -46,7 +46,7 @@ export function Component() {
     if (setup) session.adjust(setup);
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [session, adjustKey]);
-  useEffect(() => () => void session.goFreeQuietly(), [session]);
+  useEffect(() => () => void session.rest(), [session]);
 
   const settings = setup?.settings ?? null;
   const go = (change: Partial<SwellRequest>) =>
