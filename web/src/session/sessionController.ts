@@ -3,18 +3,12 @@ import { FrameTrack } from '@inner-hum/core/hearing';
 import type { Dispatch } from '@reduxjs/toolkit';
 import { createAudioDesk, createMetronome } from '../audio/index.ts';
 import type { WholeTake } from '../storage/index.ts';
-import type { SessionClient, SessionEvent } from '../workers/index.ts';
+import type { SessionClient } from '../workers/index.ts';
 import type { SessionSetup } from './setup.ts';
-import {
-  minuteKept,
-  phaseChanged,
-  takeEnded,
-  troubleCame,
-  troublesWent,
-  type TroubleCode,
-} from './sessionSlice.ts';
+import { minuteKept, phaseChanged, troubleCame, troublesWent, type TroubleCode } from './sessionSlice.ts';
 import { createBeat, type BeatSource } from './beat.ts';
 import { createLiveInput } from './liveInput.ts';
+import { createSessionEar } from './sessionEar.ts';
 import type { LiveSound, SessionController } from './sessionTypes.ts';
 import { INPUT_TROUBLES, SOUND_TROUBLES } from './troubleGroups.ts';
 import { watchWorker } from './workerWatch.ts';
@@ -64,10 +58,34 @@ export function createSessionController(config: SessionConfig): SessionControlle
     if (code === 'micUnplugged') void changeMicrophone();
     else trouble(code);
   });
+  const ear = createSessionEar({
+    live,
+    dispatch,
+    isStandIn: () => setup?.settings.source === 'standIn',
+    onBegun(beatZeroSeconds) {
+      // Playing to start: the beat joins the player. What is heard now left the speaker a round trip ago.
+      if (exercise?.start === 'playToStart') startPulse(beatZeroSeconds - (setup?.roundTripSeconds ?? 0));
+    },
+    onOver() {
+      metronome.stop();
+      desk.stopStandIn();
+    },
+    onUnsaved(take) {
+      unsaved.push(take);
+      void onUnsaved(take);
+    },
+    onWorkerFailed() {
+      // What the old worker still had to say is no news.
+      if (performance.now() / 1000 - (restarts.at(-1) ?? -Infinity) > STILL_OLD_SECONDS) void restart();
+    },
+  });
   const input = createLiveInput({
     client,
     desk,
-    hear,
+    hear(event) {
+      watch.heard();
+      ear(event);
+    },
     onOpening() {
       dispatch(phaseChanged('opening'));
       dispatch(troublesWent(INPUT_TROUBLES));
@@ -91,56 +109,6 @@ export function createSessionController(config: SessionConfig): SessionControlle
   });
   function startPulse(zeroSeconds: number) {
     if (setup) beat.start(beatSource(setup), zeroSeconds);
-  }
-
-  function hear(event: SessionEvent) {
-    watch.heard();
-    switch (event.type) {
-      case 'segment':
-        live.track = new FrameTrack();
-        live.startSeconds = event.startSeconds;
-        live.takeId = event.takeId;
-        live.beatZeroSeconds = event.beatZeroSeconds;
-        live.takeFrames = null;
-        if (event.takeId === null || event.beatZeroSeconds === null) return;
-        dispatch(troublesWent(SOUND_TROUBLES));
-        dispatch(phaseChanged('playing'));
-        // Playing to start: the beat joins the player. What is heard now left the speaker a round trip ago.
-        if (exercise?.start === 'playToStart')
-          startPulse(event.startSeconds + event.beatZeroSeconds - (setup?.roundTripSeconds ?? 0));
-        return;
-      case 'frames':
-        live.track.appendColumns(event.columns);
-        return;
-      case 'takeEnded':
-        // A take that was left - another room, another exercise - is kept, but is no news here.
-        if (event.takeId !== live.takeId) return;
-        metronome.stop();
-        desk.stopStandIn();
-        live.takeFrames = live.track.count;
-        dispatch(takeEnded(event.takeId));
-        return;
-      case 'nothingHeard':
-        metronome.stop();
-        trouble('nothingHeard');
-        dispatch(phaseChanged('armed'));
-        return;
-      case 'takeUnsaved':
-        unsaved.push(event.take);
-        void onUnsaved(event.take);
-        trouble('takeUnsaved');
-        return;
-      case 'storageTrouble':
-        trouble(event.full ? 'storageFull' : 'storageRefused');
-        return;
-      case 'trouble':
-        if (setup?.settings.source === 'standIn' && event.trouble !== 'lostSound') return;
-        trouble(event.trouble);
-        return;
-      case 'workerFailed':
-        // What the old worker still had to say is no news.
-        if (performance.now() / 1000 - (restarts.at(-1) ?? -Infinity) > STILL_OLD_SECONDS) void restart();
-    }
   }
 
   async function open(next: SessionSetup): Promise<boolean> {
