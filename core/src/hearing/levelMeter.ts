@@ -1,6 +1,7 @@
 import { createBandFilter, dbFromPower, hannInto, SampleRing } from '../signal/index.ts';
 
 const WINDOW_SECONDS = 0.05;
+const BLOCK = 128;
 
 /** RMS level of the band 50 Hz-14 kHz in a 50 ms Hann window, in dBFS. */
 export interface LevelMeter {
@@ -19,9 +20,14 @@ export function createLevelMeter(sampleRateHz: number): LevelMeter {
   const filter = createBandFilter(45, 14000, sampleRateHz);
   const ring = new SampleRing(sampleRateHz);
   const part = new Float64Array(length);
+  const filtered = new Float32Array(BLOCK);
   return {
     push(samples, from, to) {
-      for (let n = from; n < to; n++) ring.append(filter(samples[n]));
+      for (let start = from; start < to; start += BLOCK) {
+        const end = Math.min(to, start + BLOCK);
+        filter(samples, start, end, filtered);
+        ring.appendFrom(filtered, 0, end - start);
+      }
     },
     levelDbAt(centre) {
       let sum = 0;

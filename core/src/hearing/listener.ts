@@ -100,9 +100,14 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
 
   return {
     push(samples, out) {
-      for (let n = 0; n < samples.length; n++)
-        if (!Number.isFinite(samples[n]))
-          throw new CoreError('samples-not-finite', `Sound holds a sample that is not a number, at ${n}.`);
+      // Anything times nothing is nothing, unless it is no number.
+      let nothing = 0;
+      for (let n = 0; n < samples.length; n++) nothing += samples[n] * 0;
+      if (nothing !== 0)
+        throw new CoreError(
+          'samples-not-finite',
+          `Sound holds a sample that is not a number, at ${samples.findIndex((s) => !Number.isFinite(s))}.`,
+        );
       for (let start = 0; start < samples.length; start += BLOCK) {
         const end = Math.min(samples.length, start + BLOCK);
         feed(samples, start, end);

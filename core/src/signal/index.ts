@@ -4,7 +4,7 @@ export { CoreError, type CoreErrorCode } from './coreError.ts';
 export { hannInto } from './hann.ts';
 export { createKaiserLowpass } from './kaiserLowpass.ts';
 export { createResampler, type Resampler } from './resampler.ts';
-export { createBandFilter, type SampleFilter } from './bandFilter.ts';
+export { createBandFilter, type BandFilter } from './bandFilter.ts';
 export { SampleRing } from './sampleRing.ts';
 export { createRandom, type Random } from './random.ts';
 export { dbFromPower, amplitudeFromDb, powerFromDb } from './decibel.ts';

@@ -39,7 +39,7 @@ export function createResampler(fromHz: number, toHz: number): Resampler {
     return table.map((value) => value / sum);
   });
   const history = new SampleRing(taps + MAX_PUSH);
-  const reach = new Float64Array(taps);
+  const { data } = history;
   // The next output stands at (nextCentre + nextPhase / up) input samples.
   let nextCentre = 0;
   let nextPhase = 0;
@@ -49,8 +49,8 @@ export function createResampler(fromHz: number, toHz: number): Resampler {
       while (nextCentre + half < history.end) {
         const table = phases[nextPhase];
         let sum = 0;
-        history.readInto(reach, nextCentre - half);
-        for (let i = 0; i < taps; i++) sum += table[i] * reach[i];
+        const offset = history.offsetOf(nextCentre - half);
+        for (let i = 0; i < taps; i++) sum += table[i] * data[offset + i];
         out.append(sum);
         nextPhase += down;
         nextCentre += Math.floor(nextPhase / up);

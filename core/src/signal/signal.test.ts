@@ -57,7 +57,9 @@ describe('the band filter', () => {
   it('passes the lowest note and stops rumble and offset', () => {
     const gainDb = (hz: number) => {
       const filter = createBandFilter(45, 14000, 48000);
-      const out = sine(hz, 48000, 1).map(filter).slice(24000);
+      const whole = sine(hz, 48000, 1);
+      filter(whole, 0, whole.length, whole);
+      const out = whole.slice(24000);
       return dbFromPower((2 * out.reduce((sum, value) => sum + value * value, 0)) / out.length);
     };
     expect(gainDb(69)).toBeGreaterThan(-0.3);
@@ -65,9 +67,10 @@ describe('the band filter', () => {
     // Fourth order: 24 dB an octave.
     expect(gainDb(11.25)).toBeLessThan(-45);
     const filter = createBandFilter(45, 14000, 48000);
-    let offset = 0;
-    for (let n = 0; n < 48000; n++) offset = filter(0.5);
-    expect(Math.abs(offset)).toBeLessThan(1e-4);
+    const offset = new Float32Array(48000).fill(0.5);
+    // In parts: the state runs on.
+    for (let n = 0; n < 48000; n += 480) filter(offset, n, n + 480, offset.subarray(n));
+    expect(Math.abs(offset[47999])).toBeLessThan(1e-4);
   });
 });
 
