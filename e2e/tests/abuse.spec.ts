@@ -43,6 +43,7 @@ test('a disk that fills up in the middle of a take costs nothing: the take is ju
   await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
   await expect(trouble(page, 'storageFull')).toBeVisible();
   await expect(page.getByText(/cents/).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Look closer' })).toHaveCount(0);
   const saving = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as a file' }).click();
   expect((await saving).suggestedFilename()).toMatch(/^inner-hum-take-.*\.zip$/);

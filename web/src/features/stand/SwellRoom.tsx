@@ -1,13 +1,13 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate, useSearchParams } from 'react-router';
 import { buildSwell, type SwellRequest } from '@inner-hum/core/exercise';
 import { type SessionStore, useSetup, useSession, readSwell, swellSearch } from '../../session/index.ts';
-import { changeSettings, readTake } from '../../storage/index.ts';
+import { changeSettings } from '../../storage/index.ts';
 import { SwellView } from './SwellView.tsx';
 import { useHiddenTab } from './useHiddenTab.ts';
 import { useClick } from './useClick.ts';
+import { useEndedTake } from './useEndedTake.ts';
 import { useStandKeys } from './useStandKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 
@@ -18,13 +18,7 @@ export function Component() {
   const setup = useSetup();
   const [search] = useSearchParams();
   const { phase, takeId } = useSelector((state: SessionStore) => state.session);
-  const take = useLiveQuery(
-    () =>
-      takeId
-        ? (session.unsaved.find(({ record }) => record.id === takeId)?.record ?? readTake(takeId))
-        : null,
-    [takeId, session],
-  );
+  const ended = useEndedTake(takeId);
   useWakeLock();
   useHiddenTab();
 
@@ -74,7 +68,8 @@ export function Component() {
       exercise={exercise}
       request={request}
       phase={phase}
-      take={phase === 'ended' ? (take ?? null) : null}
+      take={phase === 'ended' ? (ended?.take ?? null) : null}
+      takeIsStored={ended?.isStored ?? false}
       onChange={go}
       onPrimary={primary}
       onChangeIt={() => void session.arm(setup, exercise)}

@@ -16,6 +16,8 @@ interface SwellViewProps {
   phase: SessionPhase;
   /** The take just ended. */
   take: TakeRecord | null;
+  /** Where it is not, there is no room to look closer in. */
+  takeIsStored: boolean;
   onChange(change: Partial<SwellRequest>): void;
   onPrimary(): void;
   /** Back from the verdict to the choice of what to play. */
@@ -125,9 +127,11 @@ export function SwellView(props: SwellViewProps) {
                 {t('swell.again')} <Key>←</Key>
               </ActionButton>
               <ActionButton onClick={props.onChangeIt}>{t('swell.change')}</ActionButton>
-              <ActionLink look="plain" to={`/takes/${take.id}`}>
-                {t('swell.closer')}
-              </ActionLink>
+              {props.takeIsStored && (
+                <ActionLink look="plain" to={`/takes/${take.id}`}>
+                  {t('swell.closer')}
+                </ActionLink>
+              )}
             </Flex>
           </Box>
         ) : (
