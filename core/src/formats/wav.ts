@@ -26,7 +26,7 @@ export async function encodeWav(
 export function decodeWav(bytes: Uint8Array): Sound {
   const header = readWavHeader(bytes);
   const { sampleRateHz, sampleCount } = header;
-  const channels = decode(onlyFormatAndData(bytes, header)).channelData;
+  const channels = readChannels(bytes, header);
   const samples = new Float32Array(sampleCount);
   for (const channel of channels)
     for (let n = 0; n < sampleCount; n++) samples[n] += channel[n] / channels.length;
@@ -37,6 +37,14 @@ export function decodeWav(bytes: Uint8Array): Sound {
       `The WAV file holds a sample that is no number, at ${(bad / sampleRateHz).toFixed(3)} s.`,
     );
   return { sampleRateHz, samples };
+}
+
+function readChannels(bytes: Uint8Array, header: WavHeader): Float32Array[] {
+  try {
+    return decode(onlyFormatAndData(bytes, header)).channelData;
+  } catch (error) {
+    throw new CoreError('wav-unreadable', `The WAV file cannot be read: ${String(error)}`);
+  }
 }
 
 /** The decoder loses its way after chunks of odd length: it gets a file without any other chunk. */

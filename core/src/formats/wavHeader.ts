@@ -71,6 +71,8 @@ function readFormat(view: DataView, at: number, size: number): WavFormat {
     throw refuse(`The sample rate must be ${MIN_RATE_HZ}-${MAX_RATE_HZ} Hz; the file says ${sampleRateHz}.`);
   if (channels < 1 || channels > MAX_CHANNELS)
     throw refuse(`The WAV header is absurd: ${channels} channels.`);
+  if (view.getUint16(at + 12, true) !== (channels * bitsPerSample) / 8)
+    throw refuse('The WAV header is broken: its samples do not fit together.');
   return { sampleRateHz, channels, bitsPerSample };
 }
 

@@ -1,5 +1,4 @@
-import { LONG_WINDOW_BELOW_HZ } from './combScore.ts';
-import type { DualSpectrum } from './dualSpectrum.ts';
+import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
 
 /**
  * Normalised autocorrelation of the frame at the period of `f0Hz`, 0-1, read off the power spectrum

@@ -1,10 +1,8 @@
-import type { DualSpectrum, Spectrum } from './dualSpectrum.ts';
+import { LONG_WINDOW_BELOW_HZ, type DualSpectrum, type Spectrum } from './dualSpectrum.ts';
 
 export const MAX_CANDIDATES = 6;
 export const LOWEST_HZ = 48;
 export const HIGHEST_HZ = 2900;
-/** Under this fundamental the long window is needed to part the harmonics. */
-export const LONG_WINDOW_BELOW_HZ = 115;
 
 const CELLS_PER_OCTAVE = 48;
 const GRID_BASE_HZ = 22;

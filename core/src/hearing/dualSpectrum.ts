@@ -3,6 +3,8 @@ import type { SampleRing } from '../signal/index.ts';
 
 const SIZE = 512;
 const HALF = SIZE / 2;
+/** Under this fundamental the long window is needed to part the harmonics. */
+export const LONG_WINDOW_BELOW_HZ = 115;
 
 /** One spectrum centred on a frame: bins 0..256 of the plain transform and of its Hann-windowed power. */
 export class Spectrum {
@@ -48,6 +50,11 @@ export class Spectrum {
 export interface DualSpectrum {
   short: Spectrum;
   long: Spectrum;
+}
+
+/** Length of the window in which a pitch is heard: long under the border, short above it. */
+export function pitchWindowSeconds(f0Hz: number): number {
+  return SIZE / (f0Hz < LONG_WINDOW_BELOW_HZ ? 6000 : 12000);
 }
 
 export function createDualSpectrum(): DualSpectrum {

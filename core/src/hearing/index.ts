@@ -2,6 +2,7 @@
 // notes, exercises or players: those read the frames from tone/ and above.
 export { FrameTrack, FRAME_SECONDS, columnValue, type FrameColumns } from './frames.ts';
 export { createListener, type Listener, type ListenerConfig } from './listener.ts';
+export { pitchWindowSeconds } from './dualSpectrum.ts';
 export { listenTo } from './listenTo.ts';
 export { CLICK_SECONDS, renderClick } from './clickShape.ts';
 export { findHoles, type ForeignSpan } from './holes.ts';

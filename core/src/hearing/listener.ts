@@ -33,6 +33,11 @@ const BLOCK = 128;
 
 /** The pipeline: resample -> two spectra -> comb -> path -> refine -> clarity, level, colour -> frame. */
 export function createListener({ sampleRateHz }: ListenerConfig): Listener {
+  if (!Number.isInteger(sampleRateHz) || sampleRateHz < 8000 || sampleRateHz > 192000)
+    throw new CoreError(
+      'sample-rate-unsupported',
+      `Sample rate must be 8000-192000 Hz, got ${sampleRateHz}.`,
+    );
   const to12 = createResampler(sampleRateHz, INTERNAL_HZ);
   const to6 = createResampler(INTERNAL_HZ, INTERNAL_HZ / 2);
   const ring12 = new SampleRing(4096);

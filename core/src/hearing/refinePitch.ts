@@ -1,5 +1,4 @@
-import { LONG_WINDOW_BELOW_HZ } from './combScore.ts';
-import type { DualSpectrum } from './dualSpectrum.ts';
+import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
 
 const PASSES = [
   { harmonics: 3, outlier: 0.035 },

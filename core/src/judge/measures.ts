@@ -24,6 +24,10 @@ export interface NoteMeasures {
   breathDb: number | null;
   /** Harmonic numbers per 10 dB louder. */
   colourShift: number | null;
+  /** Rate, half-width and steadiness (0-1) of a swing of pitch between 2.5 and 8.5 Hz. */
+  vibratoHz: number | null;
+  vibratoCents: number | null;
+  vibratoRegularity: number | null;
 }
 
 /** Every figure of a single-note take, measured against what was written. */

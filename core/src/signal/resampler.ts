@@ -19,11 +19,11 @@ const MAX_PUSH = 4096;
 /**
  * Polyphase Kaiser resampler between whole-numbered rates. Stop band about -70 dB (beta 7), flat and free of
  * aliases to 43 % of the lower rate; what folds back lies above that. Throws `sample-rate-unsupported` for rates that are not whole numbers within
- * 8-192 kHz on the input side.
+ * 6-192 kHz on the input side.
  */
 export function createResampler(fromHz: number, toHz: number): Resampler {
   if (!Number.isInteger(fromHz) || fromHz < 6000 || fromHz > 192000)
-    throw new CoreError('sample-rate-unsupported', `Sample rate must be 8000-192000 Hz, got ${fromHz}.`);
+    throw new CoreError('sample-rate-unsupported', `Sample rate must be 6000-192000 Hz, got ${fromHz}.`);
   const divisor = greatestCommonDivisor(fromHz, toHz);
   const up = toHz / divisor;
   const down = fromHz / divisor;

@@ -7,6 +7,9 @@ const ADDED = [
   'brightness',
   'breathDb',
   'colourShift',
+  'vibratoHz',
+  'vibratoCents',
+  'vibratoRegularity',
 ];
 
 /** Version 1 to 2: bendWithLevel becomes two plain numbers, and figures that were not measured are null. */
