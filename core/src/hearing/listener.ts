@@ -1,7 +1,8 @@
 import { CoreError, createResampler, SampleRing } from '../signal/index.ts';
 import { clarityAt } from './clarity.ts';
 import { createCandidates, createCombScore } from './combScore.ts';
-import { createDualSpectrum, createDualSpectrumStage } from './dualSpectrum.ts';
+import { curveCorrectionCents } from './curvedPitch.ts';
+import { createDualSpectrum, createDualSpectrumStage, pitchWindowSeconds } from './dualSpectrum.ts';
 import { FRAME_SECONDS, type FrameTrack } from './frames.ts';
 import { createLevelMeter } from './levelMeter.ts';
 import { createPitchPath, PATH_LOOK_AHEAD } from './pitchPath.ts';
@@ -28,6 +29,8 @@ const INTERNAL_HZ = 12000;
 const HOP_12 = INTERNAL_HZ * FRAME_SECONDS;
 const SPECTRA_KEPT = PATH_LOOK_AHEAD + 1;
 const HALF_SPECTRUM = 256;
+/** Candidates of neighbouring frames this near are the same tone. */
+const SAME_TONE_SHARE = 0.04;
 /** Samples between looks for a complete frame. */
 const BLOCK = 128;
 
@@ -52,6 +55,8 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
   const tonePath = createTonePath(sampleRateHz);
   const colour: ToneColour = { brightness: NaN, breathDb: NaN, partialsDb: new Float64Array(16) };
   const bestRoughHz = new Float64Array(SPECTRA_KEPT);
+  /** Refined pitch of the two frames before, NaN where there was none. */
+  const refinedHz = new Float64Array(2).fill(NaN);
   let analysed = 0;
   let emitted = 0;
   let fed12 = 0;
@@ -70,17 +75,40 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
     to6.push(between, 0, fresh, ring6);
   }
 
+  /** The refined pitch of a frame that the path has not decided yet; NaN where another one stands out there. */
+  function pitchAhead(frame: number, nearHz: number): number {
+    const slot = frame % SPECTRA_KEPT;
+    const best = frame < analysed ? bestRoughHz[slot] : 0;
+    return Math.abs(best / nearHz - 1) < SAME_TONE_SHARE ? refinePitch(spectra[slot], best) : NaN;
+  }
+
+  /** The pitch of a frame seen together with two frames before and after it. */
+  function curvedPitch(frame: number, f0Hz: number): number {
+    const cents = (hz: number) => 1200 * Math.log2(hz / f0Hz);
+    const correction = curveCorrectionCents(
+      cents(refinedHz[0]),
+      cents(refinedHz[1]),
+      cents(pitchAhead(frame + 1, f0Hz)),
+      cents(pitchAhead(frame + 2, f0Hz)),
+      pitchWindowSeconds(f0Hz),
+    );
+    refinedHz[0] = refinedHz[1];
+    refinedHz[1] = f0Hz;
+    return f0Hz * 2 ** (correction / 1200);
+  }
+
   function emit(roughHz: number, out: FrameTrack) {
     const frame = emitted++;
     const here = spectra[frame % SPECTRA_KEPT];
     const centre = Math.round(frame * FRAME_SECONDS * sampleRateHz);
     const levelDb = level.levelDbAt(centre);
     if (roughHz === 0) {
+      refinedHz.fill(NaN);
       const best = bestRoughHz[frame % SPECTRA_KEPT];
       out.append(NaN, best > 0 ? clarityAt(here, best) : 0, levelDb, NaN, NaN);
       return;
     }
-    const f0Hz = refinePitch(here, roughHz);
+    const f0Hz = curvedPitch(frame, refinePitch(here, roughHz));
     tonePath(ringFull, centre, f0Hz, colour);
     out.append(f0Hz, clarityAt(here, f0Hz), levelDb, colour.brightness, colour.breathDb);
   }

@@ -76,7 +76,7 @@ export function analyseRecording(
     events.push(...eventsOf(track, span, target));
     return { span, soundingHz, writtenMidi, read: readNote(track, span, target, masked) };
   });
-  const measured = heard.map(({ read, soundingHz }) => measureNote(read, soundingHz));
+  const measured = heard.map(({ read }) => measureNote(read));
   const tubeHz = fingered === null ? null : pitchTarget({ writtenMidi: fingered }, hornId, a4Hz).tubeHz;
   return {
     notes: heard.map(({ span, soundingHz, writtenMidi }, i) => ({
@@ -90,7 +90,7 @@ export function analyseRecording(
     measures:
       measured.length === 1
         ? measured[0]
-        : { ...measureNote(joinNotes(heard.map(({ read }) => read)), a4Hz), ...NO_SLOPES },
+        : { ...measureNote(joinNotes(heard.map(({ read }) => read))), ...NO_SLOPES },
     partials:
       tubeHz === null
         ? Array.from({ length: track.count }, () => null)

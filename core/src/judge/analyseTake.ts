@@ -109,7 +109,7 @@ export function analyseTake(
     },
   });
   const measures: SwellMeasures = {
-    ...measureNote(read, target.targetHz),
+    ...measureNote(read),
     // A steady tone has no ends to compare.
     ...(!isSwell && NO_ENDS),
     swellErrorDb: error?.rmsDb ?? null,

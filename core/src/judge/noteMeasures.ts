@@ -11,8 +11,8 @@ import {
 } from './pitchMeasures.ts';
 import { measureVibrato } from './vibrato.ts';
 
-/** Everything that can be said of a note, sounding at about `soundingHz`, without knowing what was written. */
-export function measureNote(note: NoteTrack, soundingHz: number): NoteMeasures {
+/** Everything that can be said of a note without knowing what was written. */
+export function measureNote(note: NoteTrack): NoteMeasures {
   return {
     ...centsOverall(note),
     driftCentsPerSecond: driftPerSecond(note, note.cents),
@@ -26,6 +26,6 @@ export function measureNote(note: NoteTrack, soundingHz: number): NoteMeasures {
     brightness: median(present(note.brightness)),
     breathDb: median(present(note.breathDb)),
     colourShift: colourShift(note),
-    ...measureVibrato(note, soundingHz),
+    ...measureVibrato(note),
   };
 }

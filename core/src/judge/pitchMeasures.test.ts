@@ -76,10 +76,7 @@ describe('bendWithLevel', () => {
 
 it('measures a note of which nothing was written', () => {
   // A tenth of a cent a frame is 10 cents/s; brightness is built to move 0.5 per 10 dB.
-  const measures = measureNote(
-    noteOf((i) => i / 10, swell),
-    220,
-  );
+  const measures = measureNote(noteOf((i) => i / 10, swell));
   expect(measures.driftCentsPerSecond).toBeCloseTo(10, 6);
   expect(measures.colourShift).toBeCloseTo(0.5, 3);
   expect(measures.levelDb).toBeCloseTo(-30, 1);

@@ -1,4 +1,4 @@
-import { FRAME_SECONDS, pitchWindowSeconds } from '../hearing/index.ts';
+import { FRAME_SECONDS } from '../hearing/index.ts';
 import { smoothInto } from '../stats/index.ts';
 import type { NoteMeasures } from './measures.ts';
 import type { NoteTrack } from './noteTrack.ts';
@@ -23,10 +23,10 @@ const NONE: Vibrato = { vibratoHz: null, vibratoCents: null, vibratoRegularity: 
 /**
  * Vibrato of pitch: rate in Hz, half-width in cents, and regularity 0-1 - the height of the first peak of the
  * autocorrelation of the detrended curve between 2.5 and 8.5 Hz. The half-width is that of a sine with the periodic
- * part of the variance, corrected for what the pitch window averages away. Null for notes whose steady part is under
+ * part of the variance. Null for notes whose steady part is under
  * a second or a fifth missing, and where the swing is under 2 cents or its regularity under 0.4.
  */
-export function measureVibrato({ cents }: NoteTrack, soundingHz: number): Vibrato {
+export function measureVibrato({ cents }: NoteTrack): Vibrato {
   const missing = cents.filter(Number.isNaN).length;
   if (cents.length < LEAST_FRAMES || missing > MOST_MISSING_SHARE * cents.length) return NONE;
   const trend = new Float64Array(cents.length);
@@ -55,15 +55,8 @@ export function measureVibrato({ cents }: NoteTrack, soundingHz: number): Vibrat
   const vibratoHz = 1 / ((lag + shift) * FRAME_SECONDS);
   const vibratoRegularity = Math.min(1, heights[lag]);
   const variance = swing.reduce((sum, value) => sum + value * value, 0) / (swing.length - missing);
-  const seen = Math.sqrt(2 * variance * Math.max(0, vibratoRegularity));
-  const vibratoCents = seen / windowGain(vibratoHz * pitchWindowSeconds(soundingHz));
+  const vibratoCents = Math.sqrt(2 * variance * Math.max(0, vibratoRegularity));
   return vibratoRegularity < LEAST_REGULARITY || vibratoCents < LEAST_CENTS
     ? NONE
     : { vibratoHz, vibratoCents, vibratoRegularity };
-}
-
-/** What a Hann window leaves of a modulation that swings `turns` times within it. */
-function windowGain(turns: number): number {
-  const sinc = turns === 0 ? 1 : Math.sin(Math.PI * turns) / (Math.PI * turns);
-  return sinc / (1 - turns * turns);
 }
