@@ -1,4 +1,4 @@
-import { hornById, nameNote } from '@inner-hum/core/horn';
+import { nameNote } from '@inner-hum/core/horn';
 import type { RecordedNote, RecordingContext } from '@inner-hum/core/judge';
 import type { FileAnalysis } from './analyseFile.ts';
 
@@ -36,7 +36,7 @@ export function summarise(
   const heard =
     notes.length === 0
       ? 'no tone'
-      : `${notes.length} ${notes.length === 1 ? 'note' : 'notes'} of ${hornById(context.hornId).id}`;
+      : `${notes.length} ${notes.length === 1 ? 'note' : 'notes'} of ${context.hornId}`;
   const lines = [`${file}: ${seconds} s at ${sampleRateHz} Hz, ${heard}`, ...notes.map(noteLine)];
   for (const event of events) {
     const at = `  ${event.timeSeconds.toFixed(2)} s`;

@@ -1,3 +1,4 @@
+import { MAX_RATE_HZ, MIN_RATE_HZ } from '../hearing/index.ts';
 import { CoreError } from '../signal/index.ts';
 
 interface WavFormat {
@@ -22,8 +23,6 @@ const FLOAT = 3;
 /** The real format stands in the first two bytes of the sub-format. */
 const EXTENSIBLE = 0xfffe;
 const DEPTHS: Record<number, number[]> = { [PCM]: [8, 16, 24, 32], [FLOAT]: [32, 64] };
-const MIN_RATE_HZ = 8000;
-const MAX_RATE_HZ = 192000;
 const MAX_CHANNELS = 32;
 
 const refuse = (sentence: string) => new CoreError('wav-unreadable', sentence);

@@ -3,6 +3,9 @@ import type { SampleRing } from '../signal/index.ts';
 
 const SIZE = 512;
 const HALF = SIZE / 2;
+/** Rates of the signals that the short and the long spectrum see. */
+const SHORT_RATE_HZ = 12000;
+const LONG_RATE_HZ = 6000;
 /** Under this fundamental the long window is needed to part the harmonics. */
 export const LONG_WINDOW_BELOW_HZ = 115;
 
@@ -54,11 +57,11 @@ export interface DualSpectrum {
 
 /** Length of the window in which a pitch is heard: long under the border, short above it. */
 export function pitchWindowSeconds(f0Hz: number): number {
-  return SIZE / (f0Hz < LONG_WINDOW_BELOW_HZ ? 6000 : 12000);
+  return SIZE / (f0Hz < LONG_WINDOW_BELOW_HZ ? LONG_RATE_HZ : SHORT_RATE_HZ);
 }
 
 export function createDualSpectrum(): DualSpectrum {
-  return { short: new Spectrum(12000, 5200), long: new Spectrum(6000, 2600) };
+  return { short: new Spectrum(SHORT_RATE_HZ, 5200), long: new Spectrum(LONG_RATE_HZ, 2600) };
 }
 
 /**

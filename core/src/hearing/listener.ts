@@ -9,6 +9,10 @@ import { createPitchPath, PATH_LOOK_AHEAD } from './pitchPath.ts';
 import { refinePitch } from './refinePitch.ts';
 import { createTonePath, type ToneColour } from './tonePath.ts';
 
+/** Rates of sound that can be heard. */
+export const MIN_RATE_HZ = 8000;
+export const MAX_RATE_HZ = 192000;
+
 export interface ListenerConfig {
   /** Whole number of Hz, 8000-192000. A new rate needs a new listener. */
   sampleRateHz: number;
@@ -36,10 +40,10 @@ const BLOCK = 128;
 
 /** The pipeline: resample -> two spectra -> comb -> path -> refine -> clarity, level, colour -> frame. */
 export function createListener({ sampleRateHz }: ListenerConfig): Listener {
-  if (!Number.isInteger(sampleRateHz) || sampleRateHz < 8000 || sampleRateHz > 192000)
+  if (!Number.isInteger(sampleRateHz) || sampleRateHz < MIN_RATE_HZ || sampleRateHz > MAX_RATE_HZ)
     throw new CoreError(
       'sample-rate-unsupported',
-      `Sample rate must be 8000-192000 Hz, got ${sampleRateHz}.`,
+      `Sample rate must be ${MIN_RATE_HZ}-${MAX_RATE_HZ} Hz, got ${sampleRateHz}.`,
     );
   const to12 = createResampler(sampleRateHz, INTERNAL_HZ);
   const to6 = createResampler(INTERNAL_HZ, INTERNAL_HZ / 2);
@@ -55,6 +59,7 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
   const tonePath = createTonePath(sampleRateHz);
   const colour: ToneColour = { brightness: NaN, breathDb: NaN, partialsDb: new Float64Array(16) };
   const bestRoughHz = new Float64Array(SPECTRA_KEPT);
+  const bestRefinedHz = new Float64Array(SPECTRA_KEPT);
   /** Refined pitch of the two frames before, NaN where there was none. */
   const refinedHz = new Float64Array(2).fill(NaN);
   let analysed = 0;
@@ -75,11 +80,18 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
     to6.push(between, 0, fresh, ring6);
   }
 
+  /** `refinePitch`, once for each frame's best candidate: two earlier frames ask for it before its own turn. */
+  function refinedAt(slot: number, roughHz: number): number {
+    if (roughHz !== bestRoughHz[slot]) return refinePitch(spectra[slot], roughHz);
+    if (Number.isNaN(bestRefinedHz[slot])) bestRefinedHz[slot] = refinePitch(spectra[slot], roughHz);
+    return bestRefinedHz[slot];
+  }
+
   /** The refined pitch of a frame that the path has not decided yet; NaN where another one stands out there. */
   function pitchAhead(frame: number, nearHz: number): number {
     const slot = frame % SPECTRA_KEPT;
     const best = frame < analysed ? bestRoughHz[slot] : 0;
-    return Math.abs(best / nearHz - 1) < SAME_TONE_SHARE ? refinePitch(spectra[slot], best) : NaN;
+    return Math.abs(best / nearHz - 1) < SAME_TONE_SHARE ? refinedAt(slot, best) : NaN;
   }
 
   /** The pitch of a frame seen together with two frames before and after it. */
@@ -108,7 +120,7 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
       out.append(NaN, best > 0 ? clarityAt(here, best) : 0, levelDb, NaN, NaN);
       return;
     }
-    const f0Hz = curvedPitch(frame, refinePitch(here, roughHz));
+    const f0Hz = curvedPitch(frame, refinedAt(frame % SPECTRA_KEPT, roughHz));
     tonePath(ringFull, centre, f0Hz, colour);
     out.append(f0Hz, clarityAt(here, f0Hz), levelDb, colour.brightness, colour.breathDb);
   }
@@ -118,6 +130,7 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
     spectrumStage(ring12, analysed * HOP_12, ring6, (analysed * HOP_12) / 2, spectra[slot]);
     combScore(spectra[slot], candidates);
     bestRoughHz[slot] = candidates.count > 0 ? candidates.f0Hz[0] : 0;
+    bestRefinedHz[slot] = NaN;
     analysed++;
     const decided = path.push(candidates);
     if (decided !== null) emit(decided, out);

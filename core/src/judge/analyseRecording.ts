@@ -6,8 +6,8 @@ import type { ToneSpan } from '../tone/index.ts';
 import { pitchTarget } from './analyseTake.ts';
 import type { NoteMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
-import { joinNotes, readNote, type PitchTarget } from './noteTrack.ts';
-import type { TakeEvent } from './takeEvent.ts';
+import { joinNotes, readNote } from './noteTrack.ts';
+import { toneEvents, type TakeEvent } from './takeEvent.ts';
 
 export interface RecordingContext {
   hornId: HornId;
@@ -73,7 +73,8 @@ export function analyseRecording(
     const soundingHz = medianHz(track, span);
     const writtenMidi = fingered ?? toWritten(nearestMidi(soundingHz, a4Hz), hornById(hornId));
     const target = pitchTarget({ writtenMidi }, hornId, a4Hz);
-    events.push(...eventsOf(track, span, target));
+    const slips = findSlips(track, span, target.tubeHz, target.partial);
+    events.push(...toneEvents(span, slips, findGaps(track, span)));
     return { span, soundingHz, writtenMidi, read: readNote(track, span, target, masked) };
   });
   const measured = heard.map(({ read }) => measureNote(read));
@@ -101,15 +102,6 @@ export function analyseRecording(
 function medianHz(track: FrameTrack, { first, last }: ToneSpan): number {
   const pitches = track.columns.f0Hz.subarray(first, last + 1).filter((value) => !Number.isNaN(value));
   return median(pitches) ?? 0;
-}
-
-function eventsOf(track: FrameTrack, span: ToneSpan, { tubeHz, partial }: PitchTarget): TakeEvent[] {
-  return [
-    { type: 'toneOnset', timeSeconds: span.first * FRAME_SECONDS },
-    ...findSlips(track, span, tubeHz, partial),
-    ...findGaps(track, span).map((gap) => ({ type: 'gap' as const, ...gap })),
-    { type: 'end', timeSeconds: span.last * FRAME_SECONDS },
-  ];
 }
 
 function stepsBetween(before: NoteMeasures | undefined, here: NoteMeasures): NoteSteps {

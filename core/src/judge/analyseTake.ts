@@ -17,7 +17,7 @@ import type { SwellMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { readNote, type PitchTarget } from './noteTrack.ts';
 import { findStairs, peakOffsetBeats, swellError, wrongWayPercent, type Stair } from './swellMeasures.ts';
-import type { TakeEvent } from './takeEvent.ts';
+import { toneEvents, type TakeEvent } from './takeEvent.ts';
 import { TOLERANCES, type ToleranceId } from './tolerances.ts';
 import { reachVerdict, type Verdict } from './verdict.ts';
 
@@ -125,11 +125,8 @@ export function analyseTake(
     holdCause: hold.cause,
   };
   const events = [
-    { type: 'toneOnset' as const, timeSeconds: onsetSeconds },
-    ...slips,
-    ...gaps.map((gap) => ({ type: 'gap' as const, ...gap })),
+    ...toneEvents(span, slips, gaps),
     ...stairs.map((stair) => stairEvent(stair, beatZeroSeconds, secondsPerBeat)),
-    { type: 'end' as const, timeSeconds: span.last * FRAME_SECONDS },
   ].sort((a, b) => a.timeSeconds - b.timeSeconds);
   return {
     beatZeroSeconds,

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
 import { ActionButton } from '../ui/index.ts';
-import { saveUnsaved } from './saveUnsaved.ts';
+import { saveUnsaved } from './saveTake.ts';
 import { useSession } from './SessionProvider.tsx';
 import { troublesWent, type TroubleCode, type SessionStore } from './sessionSlice.ts';
 

@@ -15,7 +15,6 @@ export interface BeatSource {
 export interface Beat {
   /** Starts at `zeroSeconds` of the audio clock. */
   start(source: BeatSource, zeroSeconds: number): void;
-  stop(): void;
   setClick(source: BeatSource): void;
   /** Changes the tempo of the free desk while it beats. */
   setTempo(source: BeatSource): void;
@@ -34,7 +33,6 @@ export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
   }
   return {
     start,
-    stop: metronome.stop,
     setClick(source) {
       metronome.setHeard(isHeard(source.click));
       if (source.click === 'off') metronome.stop();

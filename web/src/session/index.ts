@@ -5,5 +5,6 @@ export type { LiveSound, SessionController } from './sessionTypes.ts';
 export { SessionProvider, useSession } from './SessionProvider.tsx';
 export * from './sessionSlice.ts';
 export { useSetup, type SessionSetup } from './setup.ts';
+export { saveTake } from './saveTake.ts';
 export { Troubles } from './Troubles.tsx';
 export { readSwell, swellSearch } from './swellRequest.ts';

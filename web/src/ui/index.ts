@@ -8,4 +8,5 @@ export { Select, type SelectGroup } from './Select.tsx';
 export { ActionButton, ActionLink } from './ActionButton.tsx';
 export { RoomHeading } from './RoomHeading.tsx';
 export { VerdictWords, verdictText } from './VerdictWords.tsx';
+export { useFreeKeys } from './useFreeKeys.ts';
 export { useNarrow } from './useNarrow.ts';

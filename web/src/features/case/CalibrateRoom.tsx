@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { type SessionStore, useSetup, useSession } from '../../session/index.ts';
 import { changeSettings, saveCalibration } from '../../storage/index.ts';
+import { useFreeKeys } from '../../ui/index.ts';
 import { CalibrateView } from './CalibrateView.tsx';
 import {
   EMPTY_FINDINGS,
@@ -88,11 +88,7 @@ export function Component() {
     else if (fault) setFault(null);
     else if (step >= STEPS.length) void finish();
   };
-  useHotkeys('space, enter, right, pagedown', (event) => {
-    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
-    event.preventDefault();
-    forward();
-  });
+  useFreeKeys('space, enter, right, pagedown', forward);
   if (!setup) return null;
   return (
     <CalibrateView

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useSearchParams } from 'react-router';
 import { readSettings } from '../../storage/index.ts';
+import { useFreeKeys } from '../../ui/index.ts';
 import { LESSONS, readLesson, type Lesson } from './lessons.ts';
 import { ReadingView } from './ReadingView.tsx';
 import { useLessonSound } from './useLessonSound.ts';
@@ -31,11 +32,7 @@ export function Component() {
     else if (next) show(next);
     else leave();
   };
-  useHotkeys('space, enter, right, pagedown', (event) => {
-    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
-    event.preventDefault();
-    forward();
-  });
+  useFreeKeys('space, enter, right, pagedown', forward);
   useHotkeys('left, pageup', () => play());
 
   if (!settings) return null;

@@ -10,7 +10,7 @@ import { LESSON_EXERCISE, LESSON_PROFILES, LESSON_SECONDS, type Lesson } from '.
 const LOUDNESS = 0.35;
 const SAMPLE_RATE_HZ = 32000;
 
-export type LessonPhase = 'ready' | 'sounding' | 'heard';
+type LessonPhase = 'ready' | 'sounding' | 'heard';
 
 /** The stand-in playing one lesson: heard by the real listener, drawn as far as it has sounded. */
 export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {

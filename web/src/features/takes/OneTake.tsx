@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { packTake } from '@inner-hum/core/formats';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
+import { saveTake } from '../../session/index.ts';
 import {
   deleteTake,
   loadSamples,
@@ -11,8 +11,6 @@ import {
   writePlayerNote,
   type TakeRecord,
 } from '../../storage/index.ts';
-import { downloadFile } from '../../ui/index.ts';
-import { takeDocument } from '../../workers/index.ts';
 import { OneTakeView } from './OneTakeView.tsx';
 import { drawTake } from './takeInk.ts';
 import { takeFileName } from './takeFileName.ts';
@@ -53,9 +51,7 @@ export function OneTake({ take }: { take: TakeRecord }) {
   }
   async function save() {
     if (!columns) return;
-    const name = takeFileName(take);
-    const sound = { sampleRateHz: take.sampleRateHz, samples: await loadSamples(take.id) };
-    downloadFile(`${name}.zip`, await packTake(name, takeDocument(take, columns), sound), 'application/zip');
+    await saveTake(takeFileName(take), { record: take, columns, samples: await loadSamples(take.id) });
   }
   async function remove() {
     await deleteTake(take.id, Date.now());

@@ -3,9 +3,8 @@ import { format } from 'date-fns';
 import { Pause, Play } from 'lucide-react';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { swellAddress } from './swellAddress.ts';
-import { ActionButton, ActionLink, Key, RoomHeading, VerdictWords } from '../../ui/index.ts';
+import { ActionButton, ActionLink, Key, RoomHeading, useFreeKeys, VerdictWords } from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
 import { CompareChoice } from './CompareChoice.tsx';
 import { EventList } from './EventList.tsx';
@@ -39,11 +38,7 @@ export function OneTakeView(props: OneTakeViewProps) {
   const { take, drawing, settings, other, cursorSeconds, playing, onCursor, onListen } = props;
   const { t } = useTranslation();
   const noteId = useId();
-  useHotkeys('space', (event) => {
-    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
-    event.preventDefault();
-    onListen();
-  });
+  useFreeKeys('space', onListen);
   const again = swellAddress(take);
   const beside = other?.take.analysis
     ? {
