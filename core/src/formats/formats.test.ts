@@ -105,21 +105,23 @@ describe('WAV', () => {
 });
 
 it('writes frames as CSV, with empty fields for what has no answer', () => {
+  const partialsDb = [-20.5, ...Array.from({ length: 15 }, () => null)];
   const frame = { timeSeconds: 0.01, clarity: 0.9, levelDb: -20, brightness: null, breathDb: null };
   expect(
     framesToCsv([
       {
         file: 'a, "b".wav',
         frames: [
-          { ...frame, f0Hz: 220.5, partial: 2 },
-          { ...frame, f0Hz: null, partial: null },
+          { ...frame, f0Hz: 220.5, partial: 2, airDb: null, partialsDb },
+          { ...frame, f0Hz: null, partial: null, airDb: -60, partialsDb: partialsDb.fill(null, 1) },
         ],
       },
     ]),
   ).toBe(
-    'file,timeSeconds,f0Hz,clarity,levelDb,brightness,breathDb,partial\n' +
-      '"a, ""b"".wav",0.01,220.5,0.9,-20,,,2\n' +
-      '"a, ""b"".wav",0.01,,0.9,-20,,,\n',
+    'file,timeSeconds,f0Hz,clarity,levelDb,brightness,breathDb,partial,airDb,' +
+      `${partialsDb.map((_, i) => `partial${i + 1}Db`).join()}\n` +
+      `"a, ""b"".wav",0.01,220.5,0.9,-20,,,2,,-20.5${','.repeat(15)}\n` +
+      `"a, ""b"".wav",0.01,,0.9,-20,,,,-60,-20.5${','.repeat(15)}\n`,
   );
 });
 

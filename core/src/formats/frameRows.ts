@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { columnValue, FRAME_SECONDS, type FrameColumns } from '../hearing/index.ts';
+import { columnValue, FRAME_SECONDS, MAX_PARTIAL, type FrameColumns } from '../hearing/index.ts';
 
 /** One frame as it is written to files; null where there is no answer. */
 export interface FrameRow {
@@ -11,9 +11,23 @@ export interface FrameRow {
   breathDb: number | null;
   /** Partial of the fingered tube. */
   partial: number | null;
+  /** Level of 2-8 kHz where no pitch is heard. */
+  airDb: number | null;
+  /** Levels of harmonics 1-16. */
+  partialsDb: (number | null)[];
 }
 
-const FIELDS = ['timeSeconds', 'f0Hz', 'clarity', 'levelDb', 'brightness', 'breathDb', 'partial'] as const;
+const FIELDS = [
+  'timeSeconds',
+  'f0Hz',
+  'clarity',
+  'levelDb',
+  'brightness',
+  'breathDb',
+  'partial',
+  'airDb',
+] as const;
+const PARTIAL_FIELDS = Array.from({ length: MAX_PARTIAL }, (_, i) => `partial${i + 1}Db`);
 
 /** Digits that are worth writing: a hundredth of a cent at 50 Hz, a hundredth of a decibel. */
 function rounded(value: number, digits: number): number {
@@ -35,6 +49,10 @@ export function frameRows(columns: FrameColumns, partials: readonly (number | nu
     brightness: optional(columns.brightness, i, 3),
     breathDb: optional(columns.breathDb, i, 2),
     partial: partials?.[i] ?? null,
+    airDb: optional(columns.airDb, i, 2),
+    partialsDb: Array.from({ length: MAX_PARTIAL }, (_, k) =>
+      optional(columns.partialsDb, i * MAX_PARTIAL + k, 1),
+    ),
   }));
 }
 
@@ -44,8 +62,8 @@ export function framesToCsv(
   header = true,
 ): string {
   const rows = files.flatMap(({ file, frames }) =>
-    frames.map((frame) => [file, ...FIELDS.map((field) => frame[field])]),
+    frames.map((frame) => [file, ...FIELDS.map((field) => frame[field]), ...frame.partialsDb]),
   );
-  const table = header ? [['file', ...FIELDS], ...rows] : rows;
+  const table = header ? [['file', ...FIELDS, ...PARTIAL_FIELDS], ...rows] : rows;
   return `${Papa.unparse(table, { newline: '\n' })}\n`;
 }

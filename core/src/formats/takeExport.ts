@@ -30,7 +30,7 @@ export async function packTake(
   return zipSync(
     {
       [`${name}.wav`]: await encodeWav(sound),
-      [`${name}.json`]: strToU8(`${JSON.stringify(document, null, 1)}\n`),
+      [`${name}.json`]: strToU8(`${JSON.stringify(document)}\n`),
     },
     { level: 6 },
   );

@@ -4,11 +4,20 @@ export const MAX_CANDIDATES = 6;
 export const LOWEST_HZ = 48;
 export const HIGHEST_HZ = 2900;
 
-const CELLS_PER_OCTAVE = 48;
+const CELLS_PER_OCTAVE = 36;
 const GRID_BASE_HZ = 22;
 const MIN_SCORE = 0.15;
 const MAX_HARMONIC = 16;
 const HALF_HARMONIC_WEIGHT = 0.45;
+
+/** After a frame with this score only the neighbourhood is searched, everything again every sixth frame... */
+const SURE_SCORE = 0.6;
+const ALL_EVERY = 6;
+/** ...or as soon as the best falls to this share of the last one. */
+const STILL_SURE = 0.85;
+const NEAR_CELLS = 4;
+/** A tone over this does not fall under the long window's border from one frame to the next without being missed. */
+const EARLY_ABOVE_HZ = 1.1 * LONG_WINDOW_BELOW_HZ;
 
 /** Candidates of one frame, best first; only the first `count` mean anything. */
 export interface Candidates {
@@ -26,6 +35,8 @@ const hzOf = (cell: number) => GRID_BASE_HZ * 2 ** (cell / CELLS_PER_OCTAVE);
 const harmonicOffset = (k: number) => Math.round(CELLS_PER_OCTAVE * Math.log2(k));
 const ATTACK = Array.from({ length: MAX_HARMONIC }, (_, i) => harmonicOffset(i + 1));
 const BETWEEN = Array.from({ length: MAX_HARMONIC }, (_, i) => harmonicOffset(i + 0.5));
+/** Where a tone could be mistaken for: a third, half, two thirds, itself, one and a half, two and three times. */
+const MISTAKEN = [1 / 3, 1 / 2, 2 / 3, 1, 3 / 2, 2, 3].map(harmonicOffset);
 const WEIGHT = Array.from({ length: MAX_HARMONIC }, (_, i) => 1 / Math.sqrt(i + 1));
 
 function createGrid(binHz: number, topHz: number) {
@@ -36,10 +47,12 @@ function createGrid(binHz: number, topHz: number) {
   const from = new Int32Array(cells);
   const to = new Int32Array(cells);
   const share = new Float64Array(cells);
+  let firstWide = cells;
   for (let cell = 0; cell < cells; cell++) {
     const low = hzOf(cell - 0.5) / binHz;
     const high = hzOf(cell + 0.5) / binHz;
     const wide = high - low > 1;
+    if (wide) firstWide = Math.min(firstWide, cell);
     from[cell] = wide ? Math.ceil(low) : Math.floor(hzOf(cell) / binHz);
     to[cell] = wide ? Math.floor(high) : from[cell];
     share[cell] = wide ? 0 : hzOf(cell) / binHz - from[cell];
@@ -48,7 +61,8 @@ function createGrid(binHz: number, topHz: number) {
     cells,
     grid,
     /** Compresses the spectrum, spreads it over the log grid, and returns its energy for the normalisation. */
-    fill({ power }: Spectrum): number {
+    fill(spectrum: Spectrum): number {
+      const { power } = spectrum;
       let energy = 0;
       for (let bin = 1; bin < amplitude.length; bin++) {
         // power ^ 0.375, by two square roots and a third
@@ -56,41 +70,82 @@ function createGrid(binHz: number, topHz: number) {
         amplitude[bin] = quarter * Math.sqrt(quarter);
         energy += amplitude[bin] * amplitude[bin];
       }
-      for (let cell = 0; cell < cells; cell++) {
-        let most = amplitude[from[cell]];
-        for (let bin = from[cell] + 1; bin <= to[cell]; bin++) most = Math.max(most, amplitude[bin]);
-        grid[cell] = most + share[cell] * (amplitude[from[cell] + 1] - most);
+      for (let cell = 0; cell < firstWide; cell++) {
+        const bin = from[cell];
+        grid[cell] = amplitude[bin] + share[cell] * (amplitude[bin + 1] - amplitude[bin]);
+      }
+      for (let cell = firstWide; cell < cells; cell++) {
+        let most = 0;
+        for (let bin = from[cell]; bin <= to[cell]; bin++) if (amplitude[bin] > most) most = amplitude[bin];
+        grid[cell] = most;
       }
       return energy;
     },
   };
 }
 
+/** A comb of fewer teeth is judged as one of so many, or a single loud harmonic would pass for a high fundamental. */
+const LEAST_TEETH = 3;
+
+/** One over the root of the weights of the teeth that lie within the grid, for each cell up to `last`. */
+function combNorm(cells: number, last: number): Float64Array {
+  return Float64Array.from({ length: last + 1 }, (_, cell) => {
+    const weights = WEIGHT.filter((_weight, k) => k < LEAST_TEETH || cell + ATTACK[k] < cells).map(
+      (weight) => weight * weight,
+    );
+    return 1 / Math.sqrt(weights.reduce((sum, weight) => sum + weight, 0));
+  });
+}
+
+export interface CombScore {
+  /** Whether the coming frame may be searched before its long window has arrived: nothing low is to be expected. */
+  canSearchEarly(): boolean;
+  /**
+   * Writes the six best peaks with a score over 0.15 into `out`. Without the long spectrum nothing under 115 Hz is
+   * looked for, and the answer is false, and counts for nothing, where the tone of the last frame is not found again:
+   * the frame must then be searched once more, with it.
+   */
+  search(spectra: DualSpectrum, withLong: boolean, out: Candidates): boolean;
+}
+
 /**
- * Returns a function that scores every fundamental of 48-2900 Hz by a harmonic comb on the compressed
- * spectrum (power ^ 0.375), with a penalty for what lies between the teeth - that penalty is what keeps
- * sub-octaves away - and writes the six best peaks with a score over 0.15 into `out`.
+ * Scores every fundamental of 48-2900 Hz by a harmonic comb on the compressed spectrum (power ^ 0.375), with a penalty
+ * for what lies between the teeth - that penalty is what keeps sub-octaves away.
  */
-export function createCombScore(): (spectra: DualSpectrum, out: Candidates) => void {
+export function createCombScore(): CombScore {
   const short = createGrid(12000 / 512, 5200);
   const long = createGrid(6000 / 512, 2600);
   const first = Math.floor(cellOf(LOWEST_HZ)) - 1;
   const last = Math.ceil(cellOf(HIGHEST_HZ)) + 1;
   const border = Math.round(cellOf(LONG_WINDOW_BELOW_HZ));
   const score = new Float64Array(last + 1);
+  const shortNorm = combNorm(short.cells, last);
+  const longNorm = combNorm(long.cells, last);
+  // What the last frame knew.
+  let sureHz = 0;
+  let sureScore = 0;
+  let framesSinceAll = 0;
 
-  function scoreRange(from: number, to: number, { grid, cells }: typeof short, energy: number) {
-    const scale = 1.9 / Math.sqrt(energy);
-    for (let cell = from; cell <= to; cell++) {
-      let sum = 0;
-      let weights = 0;
-      for (let k = 0; k < MAX_HARMONIC && cell + ATTACK[k] < cells; k++) {
-        const between = Math.max(0, cell + BETWEEN[k]);
-        sum += WEIGHT[k] * (grid[cell + ATTACK[k]] - HALF_HARMONIC_WEIGHT * grid[between]);
-        weights += WEIGHT[k] * WEIGHT[k];
-      }
-      score[cell] = (scale * sum) / Math.sqrt(weights);
+  /** Scores cells `from` to `to`: tooth by tooth over all cells, which reads the grid in one sweep each time. */
+  function scoreRange(
+    from: number,
+    to: number,
+    { grid, cells }: typeof short,
+    norm: Float64Array,
+    energy: number,
+  ) {
+    for (let cell = from; cell <= to; cell++) score[cell] = 0;
+    for (let k = 0; k < MAX_HARMONIC; k++) {
+      const tooth = ATTACK[k];
+      const gap = BETWEEN[k];
+      const weight = WEIGHT[k];
+      const gapWeight = HALF_HARMONIC_WEIGHT * weight;
+      const last = Math.min(to, cells - 1 - tooth);
+      for (let cell = from; cell <= last; cell++)
+        score[cell] += weight * grid[cell + tooth] - gapWeight * grid[cell + gap];
     }
+    const scale = 1.9 / Math.sqrt(energy);
+    for (let cell = from; cell <= to; cell++) score[cell] *= scale * norm[cell];
   }
 
   function keep(out: Candidates, f0Hz: number, value: number) {
@@ -106,20 +161,67 @@ export function createCombScore(): (spectra: DualSpectrum, out: Candidates) => v
     out.count = Math.min(out.count + 1, MAX_CANDIDATES);
   }
 
-  return (spectra, out) => {
-    out.count = 0;
-    const shortEnergy = short.fill(spectra.short);
-    const longEnergy = long.fill(spectra.long);
-    // Digital silence has no pitch; the bound is far under any microphone's own noise.
-    if (shortEnergy < 1e-7) return;
-    scoreRange(first, border - 1, long, longEnergy + 1e-12);
-    scoreRange(border, last, short, shortEnergy);
-    for (let cell = first + 1; cell < last; cell++) {
+  /** Keeps the peaks of the cells from `from` to `to`, whose neighbours have been scored too. */
+  function keepPeaks(from: number, to: number, out: Candidates) {
+    for (let cell = from; cell <= to; cell++) {
       const here = score[cell];
       if (here < MIN_SCORE || here < score[cell - 1] || here <= score[cell + 1]) continue;
       const curve = score[cell - 1] - 2 * here + score[cell + 1];
       const shift = curve < 0 ? (score[cell - 1] - score[cell + 1]) / (2 * curve) : 0;
       keep(out, hzOf(cell + Math.max(-0.5, Math.min(0.5, shift))), here);
     }
+  }
+
+  function searchAll(spectra: DualSpectrum, shortEnergy: number, withLong: boolean, out: Candidates) {
+    out.count = 0;
+    const from = withLong ? first : border;
+    if (withLong) scoreRange(from, border - 1, long, longNorm, long.fill(spectra.long) + 1e-12);
+    scoreRange(border, last, short, shortNorm, shortEnergy);
+    keepPeaks(from + 1, last - 1, out);
+    framesSinceAll = 0;
+  }
+
+  /** Looks only where the tone of the last frame could be or could be mistaken for. */
+  function searchNear(spectra: DualSpectrum, shortEnergy: number, withLong: boolean, out: Candidates) {
+    const middle = Math.round(cellOf(sureHz));
+    let longEnergy = -1;
+    let searched = withLong ? first : border;
+    for (const offset of MISTAKEN) {
+      // Neighbouring stretches must not overlap, or a peak would be kept twice.
+      const from = Math.max(searched, middle + offset - NEAR_CELLS);
+      const to = Math.min(last, middle + offset + NEAR_CELLS);
+      if (to - from < 2) continue;
+      searched = to + 1;
+      if (from < border) {
+        if (longEnergy < 0) longEnergy = long.fill(spectra.long) + 1e-12;
+        scoreRange(from, Math.min(to, border - 1), long, longNorm, longEnergy);
+      }
+      if (to >= border) scoreRange(Math.max(from, border), to, short, shortNorm, shortEnergy);
+      keepPeaks(from + 1, to - 1, out);
+    }
+    framesSinceAll++;
+  }
+
+  const isSure = () => sureScore >= SURE_SCORE;
+  return {
+    canSearchEarly: () => isSure() && sureHz > EARLY_ABOVE_HZ,
+    search(spectra, withLong, out) {
+      out.count = 0;
+      const shortEnergy = short.fill(spectra.short);
+      // Digital silence has no pitch; the bound is far under any microphone's own noise.
+      const silent = shortEnergy < 1e-7;
+      if (!silent && isSure() && framesSinceAll < ALL_EVERY - 1) {
+        searchNear(spectra, shortEnergy, withLong, out);
+        const fallen = out.count === 0 || out.score[0] < STILL_SURE * sureScore;
+        if (fallen && withLong) searchAll(spectra, shortEnergy, withLong, out);
+        else if (fallen) return false;
+      } else if (!silent) {
+        searchAll(spectra, shortEnergy, withLong, out);
+        if (!withLong && (out.count === 0 || out.score[0] < STILL_SURE * sureScore)) return false;
+      }
+      sureScore = out.count > 0 ? out.score[0] : 0;
+      sureHz = out.f0Hz[0];
+      return true;
+    },
   };
 }

@@ -16,22 +16,36 @@ export class Spectrum {
   readonly topHz: number;
   readonly re = new Float64Array(HALF + 2);
   readonly im = new Float64Array(HALF + 2);
-  readonly power = new Float64Array(HALF + 1);
+  private readonly powers = new Float64Array(HALF + 1);
+  private windowed = false;
 
   constructor(sampleRateHz: number, topHz: number) {
     this.binHz = sampleRateHz / SIZE;
     this.topHz = topHz;
   }
 
-  private hann(part: Float64Array, bin: number): number {
-    return part[bin] / 2 + (part[bin - 1] + part[bin + 1]) / 4;
+  /** `re` and `im` have been filled anew, up to bin 256. */
+  filled(): void {
+    // The mean of the window is a bad input's offset; without it nothing of that leaks into the other bins.
+    this.re[0] = 0;
+    this.im[0] = 0;
+    this.re[HALF + 1] = this.re[HALF - 1];
+    this.im[HALF + 1] = -this.im[HALF - 1];
+    this.windowed = false;
   }
 
-  /** Fills the power of the Hann-windowed signal, formed in the frequency domain (centre at index 0). */
-  window(): void {
-    for (let bin = 1; bin <= HALF; bin++)
-      this.power[bin] = this.hann(this.re, bin) ** 2 + this.hann(this.im, bin) ** 2;
-    this.power[0] = 0;
+  /** Power of the Hann-windowed signal, formed in the frequency domain (centre at index 0) when it is first wanted. */
+  get power(): Float64Array {
+    const { re, im, powers } = this;
+    if (this.windowed) return powers;
+    for (let bin = 1; bin <= HALF; bin++) {
+      const wRe = re[bin] / 2 + (re[bin - 1] + re[bin + 1]) / 4;
+      const wIm = im[bin] / 2 + (im[bin - 1] + im[bin + 1]) / 4;
+      powers[bin] = wRe * wRe + wIm * wIm;
+    }
+    powers[0] = 0;
+    this.windowed = true;
+    return powers;
   }
 
   /**
@@ -39,11 +53,12 @@ export class Spectrum {
    * (Auger & Flandrin 1995, reassigned frequency). Bins 2..254 only.
    */
   reassignedHz(bin: number): number {
-    const xRe = this.hann(this.re, bin);
-    const xIm = this.hann(this.im, bin);
+    const { re, im } = this;
+    const xRe = re[bin] / 2 + (re[bin - 1] + re[bin + 1]) / 4;
+    const xIm = im[bin] / 2 + (im[bin - 1] + im[bin + 1]) / 4;
     // D = (j/2)(R[b-1] - R[b+1])
-    const dRe = -(this.im[bin - 1] - this.im[bin + 1]) / 2;
-    const dIm = (this.re[bin - 1] - this.re[bin + 1]) / 2;
+    const dRe = -(im[bin - 1] - im[bin + 1]) / 2;
+    const dIm = (re[bin - 1] - re[bin + 1]) / 2;
     const ratioIm = (dIm * xRe - dRe * xIm) / (xRe * xRe + xIm * xIm + 1e-30);
     return bin * this.binHz - (this.binHz / 2) * ratioIm;
   }
@@ -65,45 +80,43 @@ export function createDualSpectrum(): DualSpectrum {
 }
 
 /**
- * Returns a function that fills `out` with both spectra around one moment from a single complex FFT: the
- * 12 kHz signal as its real part, the 6 kHz signal as its imaginary part.
+ * Returns a function that fills `out` with both spectra around one moment from a single complex FFT: the 12 kHz signal
+ * as its real part, the 6 kHz signal as its imaginary part. `withLong` is false while the long window has not arrived
+ * whole: the long spectrum is then empty.
  */
-export function createDualSpectrumStage(): (
-  ring12: SampleRing,
-  centre12: number,
-  ring6: SampleRing,
-  centre6: number,
-  out: DualSpectrum,
-) => void {
+export function createDualSpectrumStage(
+  at12: SampleRing,
+  at6: SampleRing,
+): (centre12: number, withLong: boolean, out: DualSpectrum) => void {
   const fft = new FFT(SIZE);
   const input = new Array<number>(2 * SIZE).fill(0);
   const output = fft.createComplexArray();
-  const part12 = new Float64Array(SIZE);
-  const part6 = new Float64Array(SIZE);
-  return (ring12, centre12, ring6, centre6, out) => {
-    ring12.readInto(part12, centre12 - HALF);
-    ring6.readInto(part6, centre6 - HALF);
-    for (let n = 0; n < SIZE; n++) {
-      const slot = 2 * ((n + HALF) & (SIZE - 1));
-      input[slot] = part12[n];
-      input[slot + 1] = part6[n];
+  const data12 = at12.data;
+  const data6 = at6.data;
+  return (centre12, withLong, out) => {
+    const from12 = at12.offsetOf(centre12 - HALF);
+    const from6 = at6.offsetOf(centre12 / 2 - HALF);
+    const share6 = withLong ? 1 : 0;
+    for (let n = 0; n < HALF; n++) {
+      input[2 * (n + HALF)] = data12[from12 + n];
+      input[2 * (n + HALF) + 1] = share6 * data6[from6 + n];
+      input[2 * n] = data12[from12 + HALF + n];
+      input[2 * n + 1] = share6 * data6[from6 + HALF + n];
     }
     fft.transform(output, input);
+    const { short, long } = out;
     for (let bin = 0; bin <= HALF; bin++) {
-      const mirror = (SIZE - bin) & (SIZE - 1);
+      const mirror = 2 * ((SIZE - bin) & (SIZE - 1));
       const zRe = output[2 * bin];
       const zIm = output[2 * bin + 1];
-      const mRe = output[2 * mirror];
-      const mIm = output[2 * mirror + 1];
-      out.short.re[bin] = (zRe + mRe) / 2;
-      out.short.im[bin] = (zIm - mIm) / 2;
-      out.long.re[bin] = (zIm + mIm) / 2;
-      out.long.im[bin] = (mRe - zRe) / 2;
+      const mRe = output[mirror];
+      const mIm = output[mirror + 1];
+      short.re[bin] = (zRe + mRe) / 2;
+      short.im[bin] = (zIm - mIm) / 2;
+      long.re[bin] = (zIm + mIm) / 2;
+      long.im[bin] = (mRe - zRe) / 2;
     }
-    for (const spectrum of [out.short, out.long]) {
-      spectrum.re[HALF + 1] = spectrum.re[HALF - 1];
-      spectrum.im[HALF + 1] = -spectrum.im[HALF - 1];
-      spectrum.window();
-    }
+    short.filled();
+    long.filled();
   };
 }

@@ -1,5 +1,7 @@
 /** Hop between frames. Frame i is centred at i * FRAME_SECONDS on the clock of its own sound. */
 export const FRAME_SECONDS = 0.01;
+/** Harmonics whose levels a frame keeps. */
+export const MAX_PARTIAL = 16;
 
 /**
  * Frames as columns, one value a frame. "No answer" is stored as NaN inside a column only; read values
@@ -16,9 +18,24 @@ export interface FrameColumns {
   brightness: Float32Array<ArrayBuffer>;
   /** Residual noise against harmonic power within 0.5-8 kHz, in dB; absent without pitch. */
   breathDb: Float32Array<ArrayBuffer>;
+  /** RMS of 2-8 kHz in a 21 ms window, in dBFS: the air before a tone. Absent with pitch, and in old takes. */
+  airDb: Float32Array<ArrayBuffer>;
+  /** Levels of harmonics 1-16 in dBFS, 16 values a frame; absent under the noise and above the band. */
+  partialsDb: Float32Array<ArrayBuffer>;
 }
 
-const NAMES = ['f0Hz', 'clarity', 'levelDb', 'brightness', 'breathDb'] as const;
+type ColumnName = keyof FrameColumns;
+/** Values a frame in each column. */
+const WIDTHS: Record<ColumnName, number> = {
+  f0Hz: 1,
+  clarity: 1,
+  levelDb: 1,
+  brightness: 1,
+  breathDb: 1,
+  airDb: 1,
+  partialsDb: MAX_PARTIAL,
+};
+const NAMES = Object.keys(WIDTHS) as ColumnName[];
 
 /** The value of a column at a frame, or null where there is no answer or no such frame. */
 export function columnValue(column: Float32Array, index: number): number | null {
@@ -26,16 +43,20 @@ export function columnValue(column: Float32Array, index: number): number | null 
   return value === undefined || Number.isNaN(value) ? null : value;
 }
 
-function allocate(capacity: number): FrameColumns {
-  const column = () => new Float32Array(capacity);
+/** Columns of so many frames, each made by `column` from its name and length. */
+function eachColumn(column: (name: ColumnName) => Float32Array<ArrayBuffer>): FrameColumns {
   return {
-    f0Hz: column(),
-    clarity: column(),
-    levelDb: column(),
-    brightness: column(),
-    breathDb: column(),
+    f0Hz: column('f0Hz'),
+    clarity: column('clarity'),
+    levelDb: column('levelDb'),
+    brightness: column('brightness'),
+    breathDb: column('breathDb'),
+    airDb: column('airDb'),
+    partialsDb: column('partialsDb'),
   };
 }
+
+const allocate = (frames: number) => eachColumn((name) => new Float32Array(frames * WIDTHS[name]));
 
 /** A growing row of frames. Columns are longer than `count`: only the first `count` values mean anything. */
 export class FrameTrack {
@@ -54,8 +75,16 @@ export class FrameTrack {
     return track;
   }
 
-  /** Appends one frame; absent values are NaN. Grows by doubling. */
-  append(f0Hz: number, clarity: number, levelDb: number, brightness: number, breathDb: number): void {
+  /** Appends one frame; absent values are NaN, and null is no harmonic at all. Grows by doubling. */
+  append(
+    f0Hz: number,
+    clarity: number,
+    levelDb: number,
+    brightness: number,
+    breathDb: number,
+    airDb = NaN,
+    partialsDb: Float64Array | null = null,
+  ): void {
     this.reserve(1);
     const { columns, count } = this;
     columns.f0Hz[count] = f0Hz;
@@ -63,28 +92,29 @@ export class FrameTrack {
     columns.levelDb[count] = levelDb;
     columns.brightness[count] = brightness;
     columns.breathDb[count] = breathDb;
+    columns.airDb[count] = airDb;
+    if (partialsDb === null) columns.partialsDb.fill(NaN, count * MAX_PARTIAL, (count + 1) * MAX_PARTIAL);
+    else columns.partialsDb.set(partialsDb, count * MAX_PARTIAL);
     this.count++;
   }
 
   /** Appends every frame of `batch`. */
   appendColumns(batch: FrameColumns): void {
     this.reserve(batch.f0Hz.length);
-    for (const name of NAMES) this.columns[name].set(batch[name], this.count);
+    for (const name of NAMES) this.columns[name].set(batch[name], this.count * WIDTHS[name]);
     this.count += batch.f0Hz.length;
   }
 
   /** A copy of frames from `start` up to, not including, `end`. */
   slice(start: number, end: number = this.count): FrameColumns {
-    const copy = allocate(0);
-    for (const name of NAMES) copy[name] = this.columns[name].slice(start, end);
-    return copy;
+    return eachColumn((name) => this.columns[name].slice(start * WIDTHS[name], end * WIDTHS[name]));
   }
 
   private reserve(more: number): void {
     const capacity = this.columns.f0Hz.length;
     if (this.count + more <= capacity) return;
     const grown = allocate(Math.max(2 * capacity, this.count + more));
-    for (const name of NAMES) grown[name].set(this.columns[name].subarray(0, this.count));
+    for (const name of NAMES) grown[name].set(this.columns[name].subarray(0, this.count * WIDTHS[name]));
     this.columns = grown;
   }
 }

@@ -113,14 +113,37 @@ describe('the listener against exact truth', () => {
   });
 
   it('gives the same frames however the sound is cut into pushes', () => {
-    const { samples } = playNote(steadyNote({ lengthSeconds: 0.6 }));
-    const whole = listenTo(samples, 48000);
-    const track = new FrameTrack(8);
-    const listener = createListener({ sampleRateHz: 48000 });
-    for (let n = 0; n < samples.length; n += 333) listener.push(samples.subarray(n, n + 333), track);
-    listener.finish(track);
-    expect(track.count).toBe(whole.count);
-    expect(track.slice(0)).toEqual(whole.slice(0));
+    for (const [sampleRateHz, piece] of [
+      [8000, 160],
+      [44100, 31],
+      [48000, 333],
+    ]) {
+      const { samples } = playNote(steadyNote({ lengthSeconds: 0.6, sampleRateHz }));
+      const whole = listenTo(samples, sampleRateHz);
+      const track = new FrameTrack(8);
+      const listener = createListener({ sampleRateHz });
+      for (let n = 0; n < samples.length; n += piece) listener.push(samples.subarray(n, n + piece), track);
+      listener.finish(track);
+      expect(track.count).toBe(whole.count);
+      expect(track.slice(0)).toEqual(whole.slice(0));
+    }
+  });
+
+  it('tells a frame 45 ms after its middle, and 70 ms after it under 115 Hz', () => {
+    for (const soundingHz of [98, 138.6, 466]) {
+      const { samples } = playNote(steadyNote({ soundingHz }));
+      const listener = createListener({ sampleRateHz: 48000 });
+      const track = new FrameTrack();
+      let worst = 0;
+      for (let n = 0; n < samples.length; n += 48) {
+        const before = track.count;
+        listener.push(samples.subarray(n, n + 48), track);
+        // Settled tone: an onset takes as long as a low note.
+        for (let i = before; i < track.count; i++)
+          if (i > 45 && i < 125) worst = Math.max(worst, n / 48 - 10 * i);
+      }
+      expect(worst, `${soundingHz} Hz`).toBeLessThanOrEqual(soundingHz < 115 ? 70 : 45);
+    }
   });
 
   it('refuses samples that are not numbers before using any of them', () => {

@@ -1,4 +1,5 @@
-import { CoreError, createResampler, SampleRing } from '../signal/index.ts';
+import { CoreError } from '../signal/index.ts';
+import { createAirMeter } from './airMeter.ts';
 import { clarityAt } from './clarity.ts';
 import { createCandidates, createCombScore } from './combScore.ts';
 import { curveCorrectionCents } from './curvedPitch.ts';
@@ -6,8 +7,9 @@ import { createDualSpectrum, createDualSpectrumStage, pitchWindowSeconds } from 
 import { FRAME_SECONDS, type FrameTrack } from './frames.ts';
 import { createLevelMeter } from './levelMeter.ts';
 import { createPitchPath, PATH_LOOK_AHEAD } from './pitchPath.ts';
+import { createRates, RATE_24_HZ } from './rates.ts';
 import { refinePitch } from './refinePitch.ts';
-import { createTonePath, type ToneColour } from './tonePath.ts';
+import { createTonePath } from './tonePath.ts';
 
 /** Rates of sound that can be heard. */
 export const MIN_RATE_HZ = 8000;
@@ -29,14 +31,17 @@ export interface Listener {
   finish(out: FrameTrack): void;
 }
 
-const INTERNAL_HZ = 12000;
-const HOP_12 = INTERNAL_HZ * FRAME_SECONDS;
+const HOP_24 = RATE_24_HZ * FRAME_SECONDS;
+const HOP_12 = 12000 * FRAME_SECONDS;
+const HOP_6 = 6000 * FRAME_SECONDS;
 const SPECTRA_KEPT = PATH_LOOK_AHEAD + 1;
 const HALF_SPECTRUM = 256;
+const COLOUR_REACH_24 = 1024;
 /** Candidates of neighbouring frames this near are the same tone. */
 const SAME_TONE_SHARE = 0.04;
-/** Samples between looks for a complete frame. */
-const BLOCK = 128;
+/** Between looks for a complete frame: less than a frame, however the sound is cut, so that every cut gives the same. */
+const LOOK_SECONDS = 0.005;
+const MOST_BLOCK = 256;
 
 /** The pipeline: resample -> two spectra -> comb -> path -> refine -> clarity, level, colour -> frame. */
 export function createListener({ sampleRateHz }: ListenerConfig): Listener {
@@ -45,39 +50,33 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
       'sample-rate-unsupported',
       `Sample rate must be ${MIN_RATE_HZ}-${MAX_RATE_HZ} Hz, got ${sampleRateHz}.`,
     );
-  const to12 = createResampler(sampleRateHz, INTERNAL_HZ);
-  const to6 = createResampler(INTERNAL_HZ, INTERNAL_HZ / 2);
-  const ring12 = new SampleRing(4096);
-  const ring6 = new SampleRing(2048);
-  const ringFull = new SampleRing(sampleRateHz);
-  const level = createLevelMeter(sampleRateHz);
-  const spectrumStage = createDualSpectrumStage();
+  const rates = createRates(sampleRateHz);
+  const { full, fullRateHz, at24, at12, at6 } = rates;
+  const level = createLevelMeter(full, fullRateHz);
+  const airDbAt = createAirMeter(rates);
+  const spectrumStage = createDualSpectrumStage(at12, at6);
   const spectra = Array.from({ length: SPECTRA_KEPT }, createDualSpectrum);
-  const combScore = createCombScore();
+  const comb = createCombScore();
   const candidates = createCandidates();
   const path = createPitchPath();
-  const tonePath = createTonePath(sampleRateHz);
-  const colour: ToneColour = { brightness: NaN, breathDb: NaN, partialsDb: new Float64Array(16) };
+  const tonePath = createTonePath(rates, sampleRateHz);
   const bestRoughHz = new Float64Array(SPECTRA_KEPT);
   const bestRefinedHz = new Float64Array(SPECTRA_KEPT);
   /** Refined pitch of the two frames before, NaN where there was none. */
   const refinedHz = new Float64Array(2).fill(NaN);
   let analysed = 0;
   let emitted = 0;
-  let fed12 = 0;
+  /** The frame that was tried early in vain. */
+  let waitingFor = -1;
+  let taken = 0;
+  const block = Math.min(MOST_BLOCK, Math.floor(LOOK_SECONDS * sampleRateHz));
+  const silence = new Float32Array(block);
 
-  // From a rate under 12 kHz more comes out than went in.
-  const between = new Float32Array(2 * BLOCK);
-  const silence = new Float32Array(BLOCK);
-
-  /** Takes samples `from` up to `to`, at most BLOCK of them. */
+  /** Takes samples `from` up to `to`, at most `block` of them. */
   function feed(samples: Float32Array, from: number, to: number) {
-    ringFull.appendFrom(samples, from, to);
-    level.push(samples, from, to);
-    to12.push(samples, from, to, ring12);
-    const fresh = ring12.end - fed12;
-    for (let n = 0; n < fresh; n++) between[n] = ring12.at(fed12++);
-    to6.push(between, 0, fresh, ring6);
+    rates.push(samples, from, to);
+    taken += to - from;
+    level.pull();
   }
 
   /** `refinePitch`, once for each frame's best candidate: two earlier frames ask for it before its own turn. */
@@ -112,58 +111,60 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
   function emit(roughHz: number, out: FrameTrack) {
     const frame = emitted++;
     const here = spectra[frame % SPECTRA_KEPT];
-    const centre = Math.round(frame * FRAME_SECONDS * sampleRateHz);
-    const levelDb = level.levelDbAt(centre);
+    const seconds = frame * FRAME_SECONDS;
+    const levelDb = level.levelDbAt(seconds);
     if (roughHz === 0) {
       refinedHz.fill(NaN);
       const best = bestRoughHz[frame % SPECTRA_KEPT];
-      out.append(NaN, best > 0 ? clarityAt(here, best) : 0, levelDb, NaN, NaN);
+      out.append(NaN, best > 0 ? clarityAt(here, best) : 0, levelDb, NaN, NaN, airDbAt(seconds));
       return;
     }
     const f0Hz = curvedPitch(frame, refinedAt(frame % SPECTRA_KEPT, roughHz));
-    tonePath(ringFull, centre, f0Hz, colour);
-    out.append(f0Hz, clarityAt(here, f0Hz), levelDb, colour.brightness, colour.breathDb);
+    const { brightness, breathDb, partialsDb } = tonePath.measure(frame, seconds, f0Hz);
+    out.append(f0Hz, clarityAt(here, f0Hz), levelDb, brightness, breathDb, NaN, partialsDb);
   }
 
-  function analyse(out: FrameTrack) {
+  /** Analyses the next frame; false where it must wait for its long window. */
+  function analyse(withLong: boolean, out: FrameTrack): boolean {
     const slot = analysed % SPECTRA_KEPT;
-    spectrumStage(ring12, analysed * HOP_12, ring6, (analysed * HOP_12) / 2, spectra[slot]);
-    combScore(spectra[slot], candidates);
+    spectrumStage(analysed * HOP_12, withLong, spectra[slot]);
+    if (!comb.search(spectra[slot], withLong, candidates)) return false;
     bestRoughHz[slot] = candidates.count > 0 ? candidates.f0Hz[0] : 0;
     bestRefinedHz[slot] = NaN;
     analysed++;
     const decided = path.push(candidates);
     if (decided !== null) emit(decided, out);
+    return true;
   }
 
   function advance(out: FrameTrack) {
-    while (
-      ring6.end >= (analysed * HOP_12) / 2 + HALF_SPECTRUM &&
-      ring12.end >= analysed * HOP_12 + HALF_SPECTRUM
-    )
-      analyse(out);
+    for (;;) {
+      const whole = at6.end >= analysed * HOP_6 + HALF_SPECTRUM;
+      const early =
+        !whole &&
+        analysed !== waitingFor &&
+        at12.end >= analysed * HOP_12 + HALF_SPECTRUM &&
+        // The colour of the frame that is decided with this one needs its own window.
+        at24.end >= (analysed - PATH_LOOK_AHEAD) * HOP_24 + COLOUR_REACH_24 &&
+        comb.canSearchEarly();
+      if (!whole && !early) return;
+      if (!analyse(whole, out)) waitingFor = analysed;
+    }
   }
 
   return {
     push(samples, out) {
-      // Anything times nothing is nothing, unless it is no number.
-      let nothing = 0;
-      for (let n = 0; n < samples.length; n++) nothing += samples[n] * 0;
-      if (nothing !== 0)
-        throw new CoreError(
-          'samples-not-finite',
-          `Sound holds a sample that is not a number, at ${samples.findIndex((s) => !Number.isFinite(s))}.`,
-        );
-      for (let start = 0; start < samples.length; start += BLOCK) {
-        const end = Math.min(samples.length, start + BLOCK);
+      refuseWhatIsNoNumber(samples);
+      for (let start = 0; start < samples.length; start += block) {
+        const end = Math.min(samples.length, start + block);
         feed(samples, start, end);
         advance(out);
       }
     },
     finish(out) {
-      const frames = Math.floor(ringFull.end / sampleRateHz / FRAME_SECONDS + 1e-9) + 1;
+      const frames = Math.floor(taken / sampleRateHz / FRAME_SECONDS + 1e-9) + 1;
       while (analysed < frames) {
-        feed(silence, 0, BLOCK);
+        feed(silence, 0, block);
         advance(out);
       }
       for (let age = Math.min(PATH_LOOK_AHEAD, analysed) - 1; age >= 0; age--)
@@ -171,4 +172,20 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
       out.count = Math.min(out.count, frames);
     },
   };
+}
+
+function refuseWhatIsNoNumber(samples: Float32Array) {
+  // Anything times nothing is nothing, unless it is no number. Two sums need not wait for each other.
+  let even = 0;
+  let odd = 0;
+  for (let n = 0; n + 1 < samples.length; n += 2) {
+    even += samples[n] * 0;
+    odd += samples[n + 1] * 0;
+  }
+  if (samples.length > 0) odd += samples[samples.length - 1] * 0;
+  if (even !== 0 || odd !== 0)
+    throw new CoreError(
+      'samples-not-finite',
+      `Sound holds a sample that is not a number, at ${samples.findIndex((sample) => !Number.isFinite(sample))}.`,
+    );
 }

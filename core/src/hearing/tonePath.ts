@@ -1,17 +1,26 @@
 import FFT from 'fft.js';
 import { dbFromPower, hannInto, type SampleRing } from '../signal/index.ts';
+import { MAX_PARTIAL } from './frames.ts';
+import { FLAT_24_HZ, RATE_24_HZ, type Rates } from './rates.ts';
 
-/** Windows long enough to part the harmonics of low notes, short enough to follow high ones. */
+/**
+ * Windows long enough to part the harmonics of low notes, short enough to follow high ones. Sixteen harmonics of a
+ * note under 440 Hz and all of the breath lie under 8.4 kHz, so that half the rate will do. Long windows
+ * move so little from frame to frame that they need not look at each: they overlap by half and more.
+ */
 const VIEWS = [
-  { belowHz: 110, seconds: 0.12 },
-  { belowHz: 220, seconds: 0.0853 },
-  { belowHz: Infinity, seconds: 0.0427 },
+  { belowHz: 110, at24: true, seconds: 0.12, everyFrames: 4 },
+  { belowHz: 220, at24: true, seconds: 0.0853, everyFrames: 4 },
+  { belowHz: 440, at24: true, seconds: 0.0427, everyFrames: 2 },
+  { belowHz: Infinity, at24: false, seconds: 0.0213, everyFrames: 1 },
 ];
-const MAX_PARTIAL = 16;
 const BREATH_FROM_HZ = 500;
 const BREATH_TO_HZ = 8000;
+const TOP_HZ = 14000;
+/** A frame this near to the last one measured is the same tone, and may share its colour. */
+const SAME_TONE_SHARE = 0.03;
 
-/** What the full-rate spectrum says of a frame; NaN where there is no answer. */
+/** What the spectrum at full width says of a frame; NaN where there is no answer. */
 export interface ToneColour {
   brightness: number;
   breathDb: number;
@@ -19,83 +28,117 @@ export interface ToneColour {
   partialsDb: Float64Array;
 }
 
-function createView(seconds: number, sampleRateHz: number) {
-  const length = Math.round(seconds * sampleRateHz);
-  const size = 2 ** Math.ceil(Math.log2(length));
-  const window = new Float64Array(length);
-  hannInto(window, length);
+export function createToneColour(): ToneColour {
+  return { brightness: NaN, breathDb: NaN, partialsDb: new Float64Array(MAX_PARTIAL).fill(NaN) };
+}
+
+function createView({ data }: SampleRing, rateHz: number, seconds: number) {
+  const length = Math.round(seconds * rateHz);
+  const size = 2 ** Math.ceil(Math.log2(length) - 0.01);
+  const used = Math.min(length, size);
+  const window = new Float64Array(used);
+  hannInto(window, used);
   const fft = new FFT(size);
-  const part = new Float64Array(length);
   const input = new Array<number>(size).fill(0);
   const output = fft.createComplexArray();
-  const power = new Float64Array(size / 2 + 1);
+  // Sum of the power of all bins under an index: any stretch of bins is then two reads.
+  const powerUnder = new Float64Array(size / 2 + 2);
   const windowEnergy = window.reduce((sum, value) => sum + value * value, 0);
   return {
-    power,
-    binHz: sampleRateHz / size,
+    length: used,
+    binHz: rateHz / size,
     /** Half width of the Hann main lobe. */
     lobeHz: 2 / seconds,
     /** Turns a sum of bins into mean square of the signal (Parseval, one-sided). */
     scale: 2 / (size * windowEnergy),
-    measure(ring: SampleRing, centre: number) {
-      ring.readInto(part, centre - (length >> 1));
-      for (let n = 0; n < length; n++) input[n] = window[n] * part[n];
+    /** Mean power of the bins within a band. */
+    meanOver(fromHz: number, toHz: number): number {
+      const from = Math.ceil((fromHz * size) / rateHz);
+      const to = Math.min(size / 2, Math.max(from, Math.floor((toHz * size) / rateHz)));
+      return (powerUnder[to + 1] - powerUnder[from]) / (to - from + 1);
+    },
+    /** `offset` is where the window begins in the ring's data. */
+    measure(offset: number) {
+      for (let n = 0; n < used; n++) input[n] = window[n] * data[offset + n];
       fft.realTransform(output, input);
-      for (let bin = 0; bin < power.length; bin++)
-        power[bin] = output[2 * bin] ** 2 + output[2 * bin + 1] ** 2;
+      let sum = 0;
+      for (let bin = 0; bin <= size / 2; bin++) {
+        const re = output[2 * bin];
+        const im = output[2 * bin + 1];
+        sum += re * re + im * im;
+        powerUnder[bin + 1] = sum;
+      }
     },
   };
 }
 
+/** Colour of the tone around a moment of a sound, given its fundamental. */
+export interface TonePath {
+  /** Measures frame number `frame` at `seconds`; the answer stays valid until the next call. */
+  measure(frame: number, seconds: number, f0Hz: number): ToneColour;
+}
+
 /**
- * Returns a function that measures colour and breath around a sample of the full-rate signal, given its
- * fundamental. Each harmonic's power is what its main lobe holds above the noise in the gap beside it.
+ * Measures colour and breath. Each harmonic's power is what its main lobe holds above the noise in the gaps beside
+ * it; `sampleRateHz` is the rate the sound came in, above 45 % of which there is nothing.
  */
-export function createTonePath(
-  sampleRateHz: number,
-): (ring: SampleRing, centre: number, f0Hz: number, out: ToneColour) => void {
-  const views = VIEWS.map(({ belowHz, seconds }) => ({ belowHz, view: createView(seconds, sampleRateHz) }));
-  const topHz = Math.min(14000, 0.45 * sampleRateHz);
-  const breathTopHz = Math.min(BREATH_TO_HZ, 0.45 * sampleRateHz);
-  return (ring, centre, f0Hz, out) => {
-    const { view } = views.find(({ belowHz }) => f0Hz < belowHz) ?? views[views.length - 1];
-    view.measure(ring, centre);
-    const { power, binHz, lobeHz } = view;
-    const meanOver = (fromHz: number, toHz: number) => {
-      const from = Math.ceil(fromHz / binHz);
-      const to = Math.max(from, Math.floor(toHz / binHz));
-      let sum = 0;
-      for (let bin = from; bin <= to; bin++) sum += power[bin];
-      return sum / (to - from + 1);
-    };
-    const lobeBins = (2 * lobeHz) / binHz;
-    const gap = Math.max(0.04 * f0Hz, f0Hz / 2 - 1.25 * lobeHz);
-    out.partialsDb.fill(Number.NaN);
-    let numberSum = 0;
-    let amplitudeSum = 0;
-    let harmonic = 0;
-    let noise = 0;
-    let gapBefore = meanOver(f0Hz / 2 - gap / 2, f0Hz / 2 + gap / 2);
-    for (let k = 1; k * f0Hz < Math.max(topHz, breathTopHz); k++) {
-      const hz = k * f0Hz;
-      if (k > MAX_PARTIAL && hz > breathTopHz) break;
-      const gapAfter = meanOver(hz + f0Hz / 2 - gap / 2, hz + f0Hz / 2 + gap / 2);
-      const floor = (gapBefore + gapAfter) / 2;
-      gapBefore = gapAfter;
-      const lobe = meanOver(hz - lobeHz, hz + lobeHz) * lobeBins;
-      const above = Math.max(0, lobe - floor * lobeBins);
-      if (hz >= BREATH_FROM_HZ && hz <= breathTopHz) {
-        harmonic += above;
-        noise += (floor * f0Hz) / binHz;
+export function createTonePath(rates: Rates, sampleRateHz: number): TonePath {
+  const views = VIEWS.map(({ at24, seconds, ...rest }) => {
+    const [ring, rateHz] = at24 ? [rates.at24, RATE_24_HZ] : [rates.full, rates.fullRateHz];
+    const topHz = Math.min(at24 ? FLAT_24_HZ : TOP_HZ, 0.45 * sampleRateHz);
+    return { ...rest, ring, rateHz, topHz, view: createView(ring, rateHz, seconds) };
+  });
+  const colour = createToneColour();
+  const silence = new Float64Array(MAX_PARTIAL).fill(NaN);
+  let lastFrame = -Infinity;
+  let lastHz = 0;
+  let last = views[0];
+
+  return {
+    measure(frame, seconds, f0Hz) {
+      let index = 0;
+      while (f0Hz >= views[index].belowHz) index++;
+      const chosen = views[index];
+      const near = chosen === last && Math.abs(f0Hz / lastHz - 1) < SAME_TONE_SHARE;
+      if (near && frame - lastFrame < chosen.everyFrames) return colour;
+      lastFrame = frame;
+      lastHz = f0Hz;
+      last = chosen;
+      const { view, ring, rateHz, topHz } = chosen;
+      view.measure(ring.offsetOf(Math.round(seconds * rateHz) - (view.length >> 1)));
+      colour.partialsDb.set(silence);
+      const breathTopHz = Math.min(BREATH_TO_HZ, topHz);
+      const { lobeHz, scale, binHz } = view;
+      const lobeBins = (2 * lobeHz) / binHz;
+      const halfGap = Math.max(0.04 * f0Hz, f0Hz / 2 - 1.25 * lobeHz) / 2;
+      let numberSum = 0;
+      let amplitudeSum = 0;
+      let harmonic = 0;
+      let noise = 0;
+      let gapBefore = view.meanOver(f0Hz / 2 - halfGap, f0Hz / 2 + halfGap);
+      for (let k = 1; k * f0Hz < topHz; k++) {
+        const hz = k * f0Hz;
+        if (k > MAX_PARTIAL && hz > breathTopHz) break;
+        const gapAfter = view.meanOver(hz + f0Hz / 2 - halfGap, hz + f0Hz / 2 + halfGap);
+        const floor = (gapBefore + gapAfter) / 2;
+        gapBefore = gapAfter;
+        const lobe = view.meanOver(hz - lobeHz, hz + lobeHz) * lobeBins;
+        const above = Math.max(0, lobe - floor * lobeBins);
+        if (hz >= BREATH_FROM_HZ && hz <= breathTopHz) {
+          harmonic += above;
+          noise += (floor * f0Hz) / binHz;
+        }
+        if (k <= MAX_PARTIAL && lobe > 3 * floor * lobeBins) {
+          const power = above * scale;
+          const amplitude = Math.sqrt(power);
+          colour.partialsDb[k - 1] = dbFromPower(power);
+          numberSum += k * amplitude;
+          amplitudeSum += amplitude;
+        }
       }
-      if (k <= MAX_PARTIAL && hz < topHz && lobe > 3 * floor * lobeBins) {
-        const amplitude = Math.sqrt(above * view.scale);
-        out.partialsDb[k - 1] = dbFromPower(amplitude * amplitude);
-        numberSum += k * amplitude;
-        amplitudeSum += amplitude;
-      }
-    }
-    out.brightness = amplitudeSum > 0 ? numberSum / amplitudeSum : Number.NaN;
-    out.breathDb = harmonic > 0 ? dbFromPower(noise / harmonic) : Number.NaN;
+      colour.brightness = amplitudeSum > 0 ? numberSum / amplitudeSum : NaN;
+      colour.breathDb = harmonic > 0 ? dbFromPower(noise / harmonic) : NaN;
+      return colour;
+    },
   };
 }

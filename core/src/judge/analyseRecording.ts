@@ -1,13 +1,14 @@
 import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
 import { hornById, nearestMidi, toWritten, type HornId, type WrittenMidi } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
-import { dropOuts, findGaps, findNotes, findSlips, findToneSpan, partialsOf } from '../tone/index.ts';
+import { dropOuts, findNotes, findToneSpan, partialsOf } from '../tone/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
 import { pitchTarget } from './analyseTake.ts';
-import type { NoteMeasures } from './measures.ts';
+import type { NoteMeasures, NoteStart } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes, readNote } from './noteTrack.ts';
-import { toneEvents, type TakeEvent } from './takeEvent.ts';
+import { responseMs } from './response.ts';
+import { readHistory, type TakeEvent } from './takeEvent.ts';
 
 export interface RecordingContext {
   hornId: HornId;
@@ -32,7 +33,7 @@ export interface RecordedNote {
   writtenMidi: WrittenMidi;
   /** Median of what sounds; cents are measured from the equal-tempered note. */
   soundingHz: number;
-  measures: NoteMeasures & NoteSteps;
+  measures: NoteMeasures & NoteStart & NoteSteps;
 }
 
 export interface RecordingAnalysis {
@@ -73,19 +74,25 @@ export function analyseRecording(
     const soundingHz = medianHz(track, span);
     const writtenMidi = fingered ?? toWritten(nearestMidi(soundingHz, a4Hz), hornById(hornId));
     const target = pitchTarget({ writtenMidi }, hornId, a4Hz);
-    const slips = findSlips(track, span, target.tubeHz, target.partial);
-    events.push(...toneEvents(span, slips, findGaps(track, span)));
-    return { span, soundingHz, writtenMidi, read: readNote(track, span, target, masked) };
+    const history = readHistory(track, span, target);
+    events.push(...history.events);
+    return {
+      span,
+      soundingHz,
+      writtenMidi,
+      responseMs: responseMs(track, span, target, history.airOnsetSeconds),
+      read: readNote(track, span, target, masked),
+    };
   });
   const measured = heard.map(({ read }) => measureNote(read));
   const tubeHz = fingered === null ? null : pitchTarget({ writtenMidi: fingered }, hornId, a4Hz).tubeHz;
   return {
-    notes: heard.map(({ span, soundingHz, writtenMidi }, i) => ({
+    notes: heard.map(({ span, soundingHz, writtenMidi, responseMs }, i) => ({
       startSeconds: span.first * FRAME_SECONDS,
       endSeconds: span.last * FRAME_SECONDS,
       writtenMidi,
       soundingHz,
-      measures: { ...measured[i], ...stepsBetween(measured[i - 1], measured[i]) },
+      measures: { ...measured[i], responseMs, ...stepsBetween(measured[i - 1], measured[i]) },
     })),
     events: events.sort((a, b) => a.timeSeconds - b.timeSeconds),
     measures:

@@ -82,7 +82,7 @@ describe('a swell judged against what the stand-in really did', () => {
     expect(measures.peakOffsetBeats).toBeCloseTo(0, 1);
     expect(measures.holdCause).toBe('completed');
     expect(measures.holdSeconds).toBeCloseTo(8, 1);
-    expect(events.map(({ type }) => type)).toEqual(['toneOnset', 'end']);
+    expect(events.map(({ type }) => type)).toEqual(['toneOnset', 'release', 'end']);
     expect(verdict.findings[0].kind).toBe('even');
   });
 
@@ -153,7 +153,7 @@ describe('a swell judged against what the stand-in really did', () => {
     const { measures, events } = play({ holes: true });
     expect(measures.swellErrorDb).toBeLessThan(0.2);
     expect(measures.centsMean).toBeCloseTo(0, 0);
-    expect(events.map(({ type }) => type)).toEqual(['toneOnset', 'end']);
+    expect(events.map(({ type }) => type)).toEqual(['toneOnset', 'release', 'end']);
   });
 
   it('knows when a steady tone fails, and by what', () => {

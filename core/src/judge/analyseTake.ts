@@ -10,14 +10,15 @@ import {
 } from '../exercise/index.ts';
 import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
 import { frequencyHz, hornById, regularTube, toSounding, type HornId } from '../horn/index.ts';
-import { dropOuts, findGaps, findSlips, findToneSpan } from '../tone/index.ts';
+import { dropOuts, findToneSpan } from '../tone/index.ts';
 import { measureHold } from './hold.ts';
 import { levelCurve } from './levelCurve.ts';
 import type { SwellMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { readNote, type PitchTarget } from './noteTrack.ts';
 import { findStairs, peakOffsetBeats, swellError, wrongWayPercent, type Stair } from './swellMeasures.ts';
-import { toneEvents, type TakeEvent } from './takeEvent.ts';
+import { responseMs } from './response.ts';
+import { readHistory, type TakeEvent } from './takeEvent.ts';
 import { TOLERANCES, type ToleranceId } from './tolerances.ts';
 import { reachVerdict, type Verdict } from './verdict.ts';
 
@@ -75,7 +76,8 @@ export function analyseTake(
   const target = pitchTarget(note, hornId, a4Hz);
   const masked = dropOuts(track.count, foreign);
   const secondsPerBeat = beatSeconds(exercise);
-  const onsetSeconds = span.first * FRAME_SECONDS;
+  const history = readHistory(track, span, target);
+  const { onsetSeconds, slips, gaps } = history;
   const beatZeroSeconds = context.beatZeroSeconds ?? onsetSeconds;
   const targetDbAtBeat = (beat: number) => levelAtFraction(targetFraction(note, beat), scale);
 
@@ -87,8 +89,6 @@ export function analyseTake(
   const stairs = isSwell ? findStairs(curve) : [];
   const turn = writtenTurnBeat(note);
   const tolerance = TOLERANCES[context.toleranceId];
-  const slips = findSlips(track, span, target.tubeHz, target.partial);
-  const gaps = findGaps(track, span);
   const beatAt = (frame: number) => (frame * FRAME_SECONDS - beatZeroSeconds) / secondsPerBeat;
   const hold = measureHold({
     track,
@@ -110,6 +110,7 @@ export function analyseTake(
   });
   const measures: SwellMeasures = {
     ...measureNote(read),
+    responseMs: responseMs(track, span, target, history.airOnsetSeconds),
     // A steady tone has no ends to compare.
     ...(!isSwell && NO_ENDS),
     swellErrorDb: error?.rmsDb ?? null,
@@ -125,7 +126,16 @@ export function analyseTake(
     holdCause: hold.cause,
   };
   const events = [
-    ...toneEvents(span, slips, gaps),
+    ...history.events,
+    ...(hold.cause === 'completed'
+      ? []
+      : [
+          {
+            type: 'degrade' as const,
+            timeSeconds: span.first * FRAME_SECONDS + hold.seconds,
+            cause: hold.cause,
+          },
+        ]),
     ...stairs.map((stair) => stairEvent(stair, beatZeroSeconds, secondsPerBeat)),
   ].sort((a, b) => a.timeSeconds - b.timeSeconds);
   return {

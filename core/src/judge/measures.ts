@@ -30,8 +30,14 @@ export interface NoteMeasures {
   vibratoRegularity: number | null;
 }
 
+/** How a note began. */
+export interface NoteStart {
+  /** From the onset of the air to the tone on the right partial; null where no air went before (tongued). */
+  responseMs: number | null;
+}
+
 /** Every figure of a single-note take, measured against what was written. */
-export interface SwellMeasures extends NoteMeasures {
+export interface SwellMeasures extends NoteMeasures, NoteStart {
   /** RMS distance from the written line after the best single offset, and that offset. */
   swellErrorDb: number | null;
   levelOffsetDb: number | null;

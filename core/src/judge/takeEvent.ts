@@ -1,20 +1,55 @@
-import { FRAME_SECONDS } from '../hearing/index.ts';
-import type { Gap, Slip, ToneSpan } from '../tone/index.ts';
+import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import {
+  airOnsetSeconds,
+  findGaps,
+  findSlips,
+  measureRelease,
+  onsetSeconds,
+  type Gap,
+  type Slip,
+  type ToneSpan,
+} from '../tone/index.ts';
+import type { HoldCause } from './hold.ts';
+import type { PitchTarget } from './noteTrack.ts';
 
 /** What happened, on the take's clock, in order of time. */
 export type TakeEvent =
-  | { type: 'toneOnset'; timeSeconds: number }
-  | { type: 'jump' | 'crack'; timeSeconds: number; lengthSeconds: number; from: number; to: number }
+  | { type: 'airOnset' | 'toneOnset'; timeSeconds: number }
+  | Slip
   | { type: 'gap'; timeSeconds: number; lengthSeconds: number }
   | { type: 'stair'; timeSeconds: number; lengthSeconds: number; stepDb: number }
+  | { type: 'degrade'; timeSeconds: number; cause: HoldCause }
+  | { type: 'release'; timeSeconds: number; clean: boolean; sagCents: number }
   | { type: 'end'; timeSeconds: number };
 
-/** What any tone tells: its onset, its slips and gaps, its end; not in order. */
-export function toneEvents(span: ToneSpan, slips: readonly Slip[], gaps: readonly Gap[]): TakeEvent[] {
-  return [
-    { type: 'toneOnset', timeSeconds: span.first * FRAME_SECONDS },
-    ...slips,
-    ...gaps.map((gap) => ({ type: 'gap' as const, ...gap })),
-    { type: 'end', timeSeconds: span.last * FRAME_SECONDS },
-  ];
+/** What any tone tells by itself. */
+export interface ToneHistory {
+  onsetSeconds: number;
+  airOnsetSeconds: number | null;
+  slips: Slip[];
+  gaps: Gap[];
+  events: TakeEvent[];
+}
+
+/** Onsets, slips, gaps, release and end of a tone; events not in order. No room decay is known yet: 0 s. */
+export function readHistory(track: FrameTrack, span: ToneSpan, target: PitchTarget): ToneHistory {
+  const onset = onsetSeconds(track, span.first);
+  const air = airOnsetSeconds(track, span.first);
+  const slips = findSlips(track, span, target.tubeHz, target.partial);
+  const gaps = findGaps(track, span);
+  const release = measureRelease(track, span, 0);
+  return {
+    onsetSeconds: onset,
+    airOnsetSeconds: air,
+    slips,
+    gaps,
+    events: [
+      ...(air === null ? [] : [{ type: 'airOnset' as const, timeSeconds: air }]),
+      { type: 'toneOnset', timeSeconds: onset },
+      ...slips,
+      ...gaps.map((gap) => ({ type: 'gap' as const, ...gap })),
+      ...(release === null ? [] : [{ type: 'release' as const, ...release }]),
+      { type: 'end', timeSeconds: span.last * FRAME_SECONDS },
+    ],
+  };
 }

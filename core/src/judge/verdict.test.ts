@@ -5,6 +5,7 @@ import { reachVerdict } from './verdict.ts';
 import type { TakeEvent } from './takeEvent.ts';
 
 const good: SwellMeasures = {
+  responseMs: null,
   centsMean: 1,
   centsSpread: 4,
   softEndCents: 6,

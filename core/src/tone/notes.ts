@@ -1,11 +1,15 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
-import { median } from '../stats/index.ts';
+import { median, percentile } from '../stats/index.ts';
 import { continues, MIN_TONE_FRAMES, toneTest, type ToneSpan } from './toneSpan.ts';
 
 /** Within this distance two stretches are the same note; beyond it a steady pitch is another one. */
 const SAME_NOTE_CENTS = 60;
 /** A hole, or a slip to another pitch, shorter than this does not end a note that goes on after it. */
 const BRIDGE_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+
+/** So short a stretch of so wide a glide is a syllable or a noise; a note would have settled. */
+const GLIDE_FRAMES = Math.round(0.3 / FRAME_SECONDS);
+const GLIDE_CENTS = 35;
 
 interface Stretch extends ToneSpan {
   cents: number;
@@ -14,7 +18,8 @@ interface Stretch extends ToneSpan {
 /**
  * The notes of free playing, in order: stretches of tone whose pitch stays within 60 cents of their own median.
  * Needs no exercise and knows no horn. A hole or slip of under 150 ms inside one pitch does not end it. Tongued
- * repeats of one pitch with shorter holes are therefore one note, with gaps. `roomFloorDb` in dBFS, null where
+ * repeats of one pitch with shorter holes are therefore one note, with gaps. What glides and is over within 300 ms is
+ * somebody speaking. `roomFloorDb` in dBFS, null where
  * the room was never measured.
  */
 export function findNotes(track: FrameTrack, roomFloorDb: number | null): ToneSpan[] {
@@ -46,7 +51,7 @@ function findStretches(track: FrameTrack, roomFloorDb: number | null): Stretch[]
   let pitches: number[] = [];
   let middle = 0;
   const close = (end: number) => {
-    if (pitches.length >= MIN_TONE_FRAMES)
+    if (pitches.length >= MIN_TONE_FRAMES && !isGlide(pitches))
       stretches.push({ first: end - pitches.length, last: end - 1, cents: median(pitches) ?? 0 });
     pitches = [];
   };
@@ -62,4 +67,9 @@ function findStretches(track: FrameTrack, roomFloorDb: number | null): Stretch[]
     middle = pitches.length % 5 === 1 || pitches.length < 10 ? (median(pitches.slice(-50)) ?? here) : middle;
   }
   return stretches;
+}
+
+function isGlide(cents: readonly number[]): boolean {
+  if (cents.length >= GLIDE_FRAMES) return false;
+  return (percentile(cents, 90) ?? 0) - (percentile(cents, 10) ?? 0) > GLIDE_CENTS;
 }

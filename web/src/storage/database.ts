@@ -1,5 +1,5 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
-import { giveNoteMeasures } from './upgrades.ts';
+import { giveAirAndPartials, giveNoteMeasures } from './upgrades.ts';
 import type { CalibrationRecord, ChunkRecord, FramesRecord, SettingsRecord, TakeRecord } from './records.ts';
 
 /** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
@@ -22,6 +22,9 @@ class InnerHumDatabase extends Dexie {
     this.version(2)
       .stores({})
       .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveNoteMeasures));
+    this.version(3)
+      .stores({})
+      .upgrade((transaction) => transaction.table('frames').toCollection().modify(giveAirAndPartials));
   }
 }
 

@@ -92,6 +92,7 @@ it('opens what an older version stored, with its figures under their new names',
     { ...record, id: 'judged', state: 'kept', analysis: { measures } },
     { ...record, id: 'free', state: 'kept' },
   ]);
+  await old.table('frames').add({ takeId: 'judged', columns: { f0Hz: Float32Array.of(220, NaN) } });
   old.close();
   openDatabase('old');
   const takes = await listTakes();
@@ -101,5 +102,9 @@ it('opens what an older version stored, with its figures under their new names',
     bendWithLevel: -9,
     bendWithLevelR2: 0.97,
     levelDb: null,
+  });
+  expect(await readTakeFrames('judged')).toMatchObject({
+    f0Hz: Float32Array.of(220, NaN),
+    partialsDb: new Float32Array(32).fill(NaN),
   });
 });

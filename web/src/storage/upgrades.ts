@@ -1,3 +1,5 @@
+import { MAX_PARTIAL } from '@inner-hum/core/hearing';
+
 /** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
 const ADDED = [
   'driftCentsPerSecond',
@@ -20,4 +22,11 @@ export function giveNoteMeasures(take: { analysis: { measures: Record<string, un
   measures.bendWithLevel = bend?.centsPer10Db ?? null;
   measures.bendWithLevelR2 = bend?.r2 ?? null;
   for (const name of ADDED) measures[name] = null;
+}
+
+/** Version 2 to 3: frames have air and harmonics; of an older take they are not known. */
+export function giveAirAndPartials({ columns }: { columns: Record<string, Float32Array> }): void {
+  const frames = columns.f0Hz.length;
+  columns.airDb = new Float32Array(frames).fill(NaN);
+  columns.partialsDb = new Float32Array(frames * MAX_PARTIAL).fill(NaN);
 }

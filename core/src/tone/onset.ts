@@ -1,0 +1,69 @@
+import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { median, percentile } from '../stats/index.ts';
+
+/** The tone's own level is read this long after its first frame; half its power is the onset. */
+const SETTLED_FRAMES = Math.round(0.06 / FRAME_SECONDS);
+const SEARCH_FRAMES = Math.round(0.05 / FRAME_SECONDS);
+const BEFORE_FRAMES = Math.round(0.1 / FRAME_SECONDS);
+
+const AIR_RISE_DB = 6;
+const LEAST_AIR_FRAMES = Math.round(0.03 / FRAME_SECONDS);
+/** Quieter than this share of all frames without pitch is the room. */
+const ROOM_PERCENT = 10;
+const LEAST_ROOM_FRAMES = 10;
+
+const power = (db: number) => 10 ** (db / 10);
+
+/**
+ * toneOnset to less than a frame, in seconds: where the level, on its way from what was before to the level of 60 ms
+ * later, passes half of that power. The first frame of the tone alone comes about 13 ms early, because half its window
+ * reaches ahead. `first` is that frame.
+ */
+export function onsetSeconds(track: FrameTrack, first: number): number {
+  const { levelDb } = track.columns;
+  const after = power(levelDb[Math.min(track.count - 1, first + SETTLED_FRAMES)]);
+  const before = power(levelDb[Math.max(0, first - BEFORE_FRAMES)]);
+  const half = (after + before) / 2;
+  if (after <= 2 * before) return first * FRAME_SECONDS;
+  const from = Math.max(1, first - SEARCH_FRAMES);
+  return (crossingFrame(levelDb, from - 1, first + SEARCH_FRAMES, half) ?? first) * FRAME_SECONDS;
+}
+
+/** Where, between `from` and `to`, a column of levels first reaches a power, between frames; null where never. */
+function crossingFrame(levels: Float32Array, from: number, to: number, wanted: number): number | null {
+  for (let i = from + 1; i <= Math.min(levels.length - 1, to); i++) {
+    const here = power(levels[i]);
+    if (here < wanted) continue;
+    // No number where a pitch was heard: nothing of this came before.
+    const last = Number.isNaN(levels[i - 1]) ? 0 : power(levels[i - 1]);
+    return last >= wanted ? i : i - 1 + (wanted - last) / (here - last);
+  }
+  return null;
+}
+
+/**
+ * airOnset in seconds: where the noise of 2-8 kHz that goes before the tone beginning at frame `first`, and is 6 dB
+ * over the room, reaches half of its power. The room is read where no pitch is heard. Null where no air of at least
+ * 30 ms goes before (a tongued start), or no room was heard.
+ */
+export function airOnsetSeconds(track: FrameTrack, first: number): number | null {
+  const { airDb, f0Hz } = track.columns;
+  const quiet: number[] = [];
+  for (let i = 0; i < track.count; i++) {
+    const air = columnValue(airDb, i);
+    if (air !== null) quiet.push(air);
+  }
+  const room = percentile(quiet, ROOM_PERCENT);
+  if (room === null || quiet.length < LEAST_ROOM_FRAMES) return null;
+  const risen = room + AIR_RISE_DB;
+  const isAir = (i: number) => i >= 0 && columnValue(f0Hz, i) === null && airDb[i] >= risen;
+  let start = first;
+  // One quieter frame in a breath is chance.
+  while (isAir(start - 1) || (isAir(start - 2) && isAir(start - 3))) start--;
+  if (first - start < LEAST_AIR_FRAMES || start === 0) return null;
+  // Where it has half of its power: in a very quiet room the mere edge of the window would be 6 dB.
+  const first60 = Array.from(airDb.subarray(start + 1, Math.min(first, start + 1 + SETTLED_FRAMES)));
+  const half = power(median(first60) ?? risen) / 2;
+  const crossing = crossingFrame(airDb, start - 1, first, half);
+  return (crossing ?? start) * FRAME_SECONDS;
+}

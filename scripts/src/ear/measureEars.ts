@@ -1,0 +1,94 @@
+import { pitchWindowSeconds } from '@inner-hum/core/hearing';
+import type { Ear } from './ears.ts';
+import { SILENCES, SOUND_KINDS, type SoundKind } from './kinds.ts';
+import { emptyScore, quantile, scoreSound, type Score } from './score.ts';
+
+export interface KindRow {
+  kind: string;
+  ear: string;
+  missedPercent: number;
+  grossPercent: number;
+  octavePercent: number;
+  medianCents: number;
+  p95Cents: number;
+  /** Median and 95th percentile of the size of the error of the onset, and the share that was never heard. */
+  onsetMs: { median: number; p95: number; missedPercent: number } | null;
+  /** Median error that no unbiased estimator in our own window can better; null without noise. */
+  boundCents: number | null;
+}
+
+export interface EarRow {
+  ear: string;
+  /** Processor seconds for a second of sound. */
+  secondsPerSecond: number;
+  /** Frames with a pitch where nothing sounds, per cent, by kind of silence. */
+  falsePercent: Record<string, number>;
+}
+
+/** Every ear on every kind of exact sound. */
+export function measureEars(
+  ears: readonly Ear[],
+  sampleRateHz: number,
+): { kinds: KindRow[]; ears: EarRow[] } {
+  const cost = new Map(ears.map(({ name }) => [name, { work: 0, sound: 0 }]));
+  const hear = ({ name, listen }: Ear, samples: Float32Array) => {
+    const begun = process.cpuUsage();
+    const pitchAt = listen(samples, sampleRateHz);
+    const { user } = process.cpuUsage(begun);
+    const sums = cost.get(name);
+    if (sums) {
+      sums.work += user / 1e6;
+      sums.sound += samples.length / sampleRateHz;
+    }
+    return pitchAt;
+  };
+  const kinds = SOUND_KINDS.flatMap((kind) => {
+    const sounds = makeSounds(kind, sampleRateHz);
+    const bounds = sounds.flatMap(
+      (sound, i) => sound.boundCents(pitchWindowSeconds(kind.pitchesHz[i])) ?? [],
+    );
+    return ears.map((ear) => {
+      const score = emptyScore();
+      for (const sound of sounds) scoreSound(score, sound, hear(ear, sound.samples));
+      return toRow(kind.name, ear.name, score, bounds);
+    });
+  });
+  const silences = SILENCES.map(({ name, make }) => ({ name, sound: make(sampleRateHz) }));
+  const rows = ears.map((ear) => {
+    const falsePercent: Record<string, number> = {};
+    for (const { name, sound } of silences) {
+      const score = emptyScore();
+      scoreSound(score, sound, hear(ear, sound.samples));
+      falsePercent[name] = (100 * score.falsePitch) / score.frames;
+    }
+    const { work, sound } = cost.get(ear.name) ?? { work: 0, sound: 1 };
+    return { ear: ear.name, secondsPerSecond: work / sound, falsePercent };
+  });
+  return { kinds, ears: rows };
+}
+
+const makeSounds = (kind: SoundKind, sampleRateHz: number) =>
+  kind.pitchesHz.map((hz, i) => kind.make(hz, sampleRateHz, 10 + i));
+
+function toRow(kind: string, ear: string, score: Score, bounds: readonly number[]): KindRow {
+  const percent = (count: number) => (100 * count) / score.frames;
+  const onsets = score.onsetMs.filter((ms) => !Number.isNaN(ms));
+  return {
+    kind,
+    ear,
+    missedPercent: percent(score.missed),
+    grossPercent: percent(score.gross),
+    octavePercent: percent(score.octave),
+    medianCents: quantile(score.fine, 0.5),
+    p95Cents: quantile(score.fine, 0.95),
+    onsetMs:
+      score.onsetMs.length === 0
+        ? null
+        : {
+            median: quantile(onsets, 0.5),
+            p95: quantile(onsets.map(Math.abs), 0.95),
+            missedPercent: (100 * (score.onsetMs.length - onsets.length)) / score.onsetMs.length,
+          },
+    boundCents: bounds.length > 0 ? quantile(bounds, 0.5) : null,
+  };
+}
