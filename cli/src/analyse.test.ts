@@ -137,7 +137,7 @@ it('writes one CSV table over all files', async () => {
   const files = [await wav('a.wav', [[0.5, 440, 0.1]]), await wav('b, c.wav', [[0.5, 440, 0.1]])];
   const { status, said } = analyse('--csv', ...files);
   expect(status).toBe(0);
-  expect(said[0]).toMatch(/^file,timeSeconds,f0Hz,.*,partial,airDb,partial1Db,.*,partial16Db$/);
+  expect(said[0]).toMatch(/^file,timeSeconds,f0Hz,.*,partial,airDb,unaidedHz,partial1Db,.*,partial16Db$/);
   expect(said).toHaveLength(1 + 2 * 51);
   expect(said[26]).toMatch(/^a\.wav,0\.25,(440|439\.99\d*|440\.00\d*),/);
   expect(said[80]).toMatch(/^"b, c\.wav",0\.28,/);

@@ -34,7 +34,8 @@ function analyseAll(options: Options) {
   let isFirst = true;
   for (const file of options.files) {
     try {
-      const text = written(analyseFile(file, resolve(typedIn, file), options.context), options, isFirst);
+      const { context, expect } = options;
+      const text = written(analyseFile(file, resolve(typedIn, file), context, expect), options, isFirst);
       process.stdout.write(text);
       isFirst = false;
     } catch (error) {

@@ -22,6 +22,7 @@ function noteLine(note: RecordedNote): string {
     m.levelDb === null ? null : `${m.levelDb.toFixed(1)} dBFS`,
     m.dynamicSpanDb === null ? null : `span ${m.dynamicSpanDb.toFixed(1)} dB`,
     m.bendWithLevel === null ? null : `bend ${signed(m.bendWithLevel, 1, 'cents per 10 dB')}`,
+    m.responseMs === null ? null : `spoke after ${m.responseMs.toFixed(0)} ms of air`,
     m.breathDb === null ? null : `breath ${m.breathDb.toFixed(0)} dB`,
   ];
   return `  ${parts.filter((part) => part !== null).join(', ')}`;
@@ -42,6 +43,12 @@ export function summarise(
     const at = `  ${event.timeSeconds.toFixed(2)} s`;
     if (event.type === 'jump' || event.type === 'crack')
       lines.push(`${at}: ${event.type} to partial ${event.to} for ${event.lengthSeconds.toFixed(2)} s`);
+    if (event.type === 'squeak')
+      lines.push(
+        `${at}: squeak at ${event.soundingHz.toFixed(0)} Hz for ${event.lengthSeconds.toFixed(2)} s`,
+      );
+    if (event.type === 'release' && !event.clean)
+      lines.push(`${at}: the end sagged by ${event.sagCents.toFixed(0)} cents`);
     if (event.type === 'gap') lines.push(`${at}: gap of ${event.lengthSeconds.toFixed(2)} s`);
   }
   return lines.join('\n');

@@ -112,16 +112,16 @@ it('writes frames as CSV, with empty fields for what has no answer', () => {
       {
         file: 'a, "b".wav',
         frames: [
-          { ...frame, f0Hz: 220.5, partial: 2, airDb: null, partialsDb },
-          { ...frame, f0Hz: null, partial: null, airDb: -60, partialsDb: partialsDb.fill(null, 1) },
+          { ...frame, f0Hz: 220.5, partial: 2, airDb: null, unaidedHz: 441, partialsDb },
+          { ...frame, f0Hz: null, partial: null, airDb: -60, unaidedHz: null, partialsDb },
         ],
       },
     ]),
   ).toBe(
-    'file,timeSeconds,f0Hz,clarity,levelDb,brightness,breathDb,partial,airDb,' +
+    'file,timeSeconds,f0Hz,clarity,levelDb,brightness,breathDb,partial,airDb,unaidedHz,' +
       `${partialsDb.map((_, i) => `partial${i + 1}Db`).join()}\n` +
-      `"a, ""b"".wav",0.01,220.5,0.9,-20,,,2,,-20.5${','.repeat(15)}\n` +
-      `"a, ""b"".wav",0.01,,0.9,-20,,,,-60,-20.5${','.repeat(15)}\n`,
+      `"a, ""b"".wav",0.01,220.5,0.9,-20,,,2,,441,-20.5${','.repeat(15)}\n` +
+      `"a, ""b"".wav",0.01,,0.9,-20,,,,-60,,-20.5${','.repeat(15)}\n`,
   );
 });
 

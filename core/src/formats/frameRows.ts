@@ -13,6 +13,8 @@ export interface FrameRow {
   partial: number | null;
   /** Level of 2-8 kHz where no pitch is heard. */
   airDb: number | null;
+  /** What was heard without the expected note, 0 for no pitch; null where nothing was expected or both agree. */
+  unaidedHz: number | null;
   /** Levels of harmonics 1-16. */
   partialsDb: (number | null)[];
 }
@@ -26,6 +28,7 @@ const FIELDS = [
   'breathDb',
   'partial',
   'airDb',
+  'unaidedHz',
 ] as const;
 const PARTIAL_FIELDS = Array.from({ length: MAX_PARTIAL }, (_, i) => `partial${i + 1}Db`);
 
@@ -50,6 +53,7 @@ export function frameRows(columns: FrameColumns, partials: readonly (number | nu
     breathDb: optional(columns.breathDb, i, 2),
     partial: partials?.[i] ?? null,
     airDb: optional(columns.airDb, i, 2),
+    unaidedHz: optional(columns.unaidedHz, i, 4),
     partialsDb: Array.from({ length: MAX_PARTIAL }, (_, k) =>
       optional(columns.partialsDb, i * MAX_PARTIAL + k, 1),
     ),

@@ -22,6 +22,8 @@ export interface FrameColumns {
   airDb: Float32Array<ArrayBuffer>;
   /** Levels of harmonics 1-16 in dBFS, 16 values a frame; absent under the noise and above the band. */
   partialsDb: Float32Array<ArrayBuffer>;
+  /** What was heard without the expected note, 0 for no pitch; absent where that is `f0Hz` too. */
+  unaidedHz: Float32Array<ArrayBuffer>;
 }
 
 type ColumnName = keyof FrameColumns;
@@ -34,6 +36,7 @@ const WIDTHS: Record<ColumnName, number> = {
   breathDb: 1,
   airDb: 1,
   partialsDb: MAX_PARTIAL,
+  unaidedHz: 1,
 };
 const NAMES = Object.keys(WIDTHS) as ColumnName[];
 
@@ -53,6 +56,7 @@ function eachColumn(column: (name: ColumnName) => Float32Array<ArrayBuffer>): Fr
     breathDb: column('breathDb'),
     airDb: column('airDb'),
     partialsDb: column('partialsDb'),
+    unaidedHz: column('unaidedHz'),
   };
 }
 
@@ -84,6 +88,7 @@ export class FrameTrack {
     breathDb: number,
     airDb = NaN,
     partialsDb: Float64Array | null = null,
+    unaidedHz = NaN,
   ): void {
     this.reserve(1);
     const { columns, count } = this;
@@ -93,6 +98,7 @@ export class FrameTrack {
     columns.brightness[count] = brightness;
     columns.breathDb[count] = breathDb;
     columns.airDb[count] = airDb;
+    columns.unaidedHz[count] = unaidedHz;
     if (partialsDb === null) columns.partialsDb.fill(NaN, count * MAX_PARTIAL, (count + 1) * MAX_PARTIAL);
     else columns.partialsDb.set(partialsDb, count * MAX_PARTIAL);
     this.count++;

@@ -7,3 +7,4 @@ export { listenTo } from './listenTo.ts';
 export { CLICK_SECONDS, renderClick } from './clickShape.ts';
 export { findHoles, type ForeignSpan } from './holes.ts';
 export { findClicks, type FoundClick } from './clickFinder.ts';
+export { droneLeakDb, droneSpoils } from './droneLeak.ts';

@@ -146,6 +146,31 @@ describe('the listener against exact truth', () => {
     }
   });
 
+  it('lets an expected tube break a tie and nothing else, and then tells both', () => {
+    // Every second harmonic weaker and weaker, until 220 Hz becomes 440.
+    const heard = (odd: number, expectedTubeHz: number | null) => {
+      const samples = Float32Array.from({ length: 24000 }, (_, n) => {
+        const phase = (2 * Math.PI * 220 * n) / 48000;
+        return [1, 2, 3, 4, 5, 6, 7, 8].reduce(
+          (sum, k) => sum + ((k % 2 === 0 ? 0.1 : odd) / k) * Math.sin(k * phase + k),
+          0,
+        );
+      });
+      const { columns } = listenTo(samples, 48000, expectedTubeHz);
+      return [columns.f0Hz[25], columns.unaidedHz[25]].map((hz) => Math.round(hz));
+    };
+    let [octave, tone] = [1e-6, 0.1];
+    while (tone / octave > 1.02) {
+      const middle = Math.sqrt(tone * octave);
+      if (heard(middle, null)[0] === 220) tone = middle;
+      else octave = middle;
+    }
+    expect(heard(tone, 440)).toEqual([440, 220]);
+    // 440 Hz is a partial of that tube as well: no reason to change.
+    expect(heard(octave, 220)).toEqual([440, NaN]);
+    expect(heard(10 * tone, 440)).toEqual([220, NaN]);
+  });
+
   it('refuses samples that are not numbers before using any of them', () => {
     const listener = createListener({ sampleRateHz: 48000 });
     const track = new FrameTrack();

@@ -18,6 +18,12 @@ export const MAX_RATE_HZ = 192000;
 export interface ListenerConfig {
   /** Whole number of Hz, 8000-192000. A new rate needs a new listener. */
   sampleRateHz: number;
+  /**
+   * First partial, in Hz, of the tube that is known to be fingered. Its partials win where two readings of a frame are
+   * as good as even, and `unaidedHz` keeps what was heard without that knowledge where it differs. Null, the default:
+   * nothing is expected.
+   */
+  expectedTubeHz?: number | null;
 }
 
 /** Hears one continuous sound. Sample 0 is time 0; the same samples always give the same frames. */
@@ -43,8 +49,19 @@ const SAME_TONE_SHARE = 0.04;
 const LOOK_SECONDS = 0.005;
 const MOST_BLOCK = 256;
 
+/** How much a partial of the expected tube is favoured: ties only; scores of clear tones differ by more. */
+const TIE_SCORE = 0.05;
+const PARTIAL_SHARE = 0.035;
+
+function favourPartialsOf(tubeHz: number): (f0Hz: number) => number {
+  return (f0Hz) => {
+    const partial = Math.max(1, Math.round(f0Hz / tubeHz));
+    return Math.abs(f0Hz / (partial * tubeHz) - 1) < PARTIAL_SHARE ? TIE_SCORE : 0;
+  };
+}
+
 /** The pipeline: resample -> two spectra -> comb -> path -> refine -> clarity, level, colour -> frame. */
-export function createListener({ sampleRateHz }: ListenerConfig): Listener {
+export function createListener({ sampleRateHz, expectedTubeHz = null }: ListenerConfig): Listener {
   if (!Number.isInteger(sampleRateHz) || sampleRateHz < MIN_RATE_HZ || sampleRateHz > MAX_RATE_HZ)
     throw new CoreError(
       'sample-rate-unsupported',
@@ -59,6 +76,7 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
   const comb = createCombScore();
   const candidates = createCandidates();
   const path = createPitchPath();
+  const aidedPath = expectedTubeHz === null ? null : createPitchPath(favourPartialsOf(expectedTubeHz));
   const tonePath = createTonePath(rates, sampleRateHz);
   const bestRoughHz = new Float64Array(SPECTRA_KEPT);
   const bestRefinedHz = new Float64Array(SPECTRA_KEPT);
@@ -108,20 +126,30 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
     return f0Hz * 2 ** (correction / 1200);
   }
 
-  function emit(roughHz: number, out: FrameTrack) {
+  function emit(roughHz: number, unaidedHz: number, out: FrameTrack) {
     const frame = emitted++;
     const here = spectra[frame % SPECTRA_KEPT];
     const seconds = frame * FRAME_SECONDS;
     const levelDb = level.levelDbAt(seconds);
+    const unaided = roughHz === unaidedHz ? NaN : unaidedHz;
     if (roughHz === 0) {
       refinedHz.fill(NaN);
       const best = bestRoughHz[frame % SPECTRA_KEPT];
-      out.append(NaN, best > 0 ? clarityAt(here, best) : 0, levelDb, NaN, NaN, airDbAt(seconds));
+      out.append(
+        NaN,
+        best > 0 ? clarityAt(here, best) : 0,
+        levelDb,
+        NaN,
+        NaN,
+        airDbAt(seconds),
+        null,
+        unaided,
+      );
       return;
     }
     const f0Hz = curvedPitch(frame, refinedAt(frame % SPECTRA_KEPT, roughHz));
     const { brightness, breathDb, partialsDb } = tonePath.measure(frame, seconds, f0Hz);
-    out.append(f0Hz, clarityAt(here, f0Hz), levelDb, brightness, breathDb, NaN, partialsDb);
+    out.append(f0Hz, clarityAt(here, f0Hz), levelDb, brightness, breathDb, NaN, partialsDb, unaided);
   }
 
   /** Analyses the next frame; false where it must wait for its long window. */
@@ -133,7 +161,8 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
     bestRefinedHz[slot] = NaN;
     analysed++;
     const decided = path.push(candidates);
-    if (decided !== null) emit(decided, out);
+    const aided = aidedPath?.push(candidates) ?? decided;
+    if (decided !== null && aided !== null) emit(aided, decided, out);
     return true;
   }
 
@@ -168,7 +197,7 @@ export function createListener({ sampleRateHz }: ListenerConfig): Listener {
         advance(out);
       }
       for (let age = Math.min(PATH_LOOK_AHEAD, analysed) - 1; age >= 0; age--)
-        emit(path.decide(age) ?? 0, out);
+        emit((aidedPath ?? path).decide(age) ?? 0, path.decide(age) ?? 0, out);
       out.count = Math.min(out.count, frames);
     },
   };

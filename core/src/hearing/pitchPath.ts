@@ -21,8 +21,11 @@ export interface PitchPath {
   decide(age: number): number | null;
 }
 
-/** Viterbi search (Viterbi 1967) over the candidates of each frame and "no pitch", deciding with a fixed lag. */
-export function createPitchPath(): PitchPath {
+/**
+ * Viterbi search (Viterbi 1967) over the candidates of each frame and "no pitch", deciding with a fixed lag. `favour`
+ * is added to a candidate's score: 0, or a little for what is expected.
+ */
+export function createPitchPath(favour: (f0Hz: number) => number = () => 0): PitchPath {
   const f0Hz = Array.from({ length: DEPTH }, () => new Float64Array(STATES));
   const cost = Array.from({ length: DEPTH }, () => new Float64Array(STATES).fill(Infinity));
   const back = Array.from({ length: DEPTH }, () => new Int8Array(STATES));
@@ -64,7 +67,7 @@ export function createPitchPath(): PitchPath {
           }
         }
         f0Hz[slot][s] = here;
-        cost[slot][s] = best + (s === UNVOICED ? UNVOICED_COST : -candidates.score[s]);
+        cost[slot][s] = best + (s === UNVOICED ? UNVOICED_COST : -candidates.score[s] - favour(here));
         least = Math.min(least, cost[slot][s]);
       }
       for (let s = 0; s < STATES; s++) cost[slot][s] -= least;

@@ -19,6 +19,7 @@ interface Played {
   a4Hz?: number;
   clicks?: boolean;
   holes?: boolean;
+  droneSpoils?: boolean;
 }
 
 function play({
@@ -29,6 +30,7 @@ function play({
   a4Hz = 440,
   clicks = false,
   holes = false,
+  droneSpoils = false,
 }: Played) {
   const exercise = buildSwell({
     note: writtenMidi(note),
@@ -45,6 +47,7 @@ function play({
     toleranceId: 'usual',
     roomFloorDb: null,
     beatZeroSeconds: null,
+    droneSpoils,
   };
   const { samples, truth } = playExercise({
     exercise,
@@ -147,6 +150,24 @@ describe('a swell judged against what the stand-in really did', () => {
     const unmasked = judge([]);
     expect(measures.swellErrorDb).toBeLessThan(0.2);
     expect(unmasked?.measures.swellErrorDb).toBeGreaterThan(1);
+  });
+
+  it('says nothing of pitch and onset under a drone, and measures the rest', () => {
+    const { measures, verdict, notJudged } = play({
+      profile: { tendencyCents: 40, responseMs: 200 },
+      droneSpoils: true,
+    });
+    expect(notJudged).toEqual(['pitch', 'onset']);
+    expect([measures.centsMean, measures.loudEndCents, measures.responseMs]).toEqual([null, null, null]);
+    expect(measures.swellErrorDb).toBeLessThan(0.2);
+    expect(verdict.findings.map(({ kind }) => kind)).toEqual(['even']);
+  });
+
+  it('tells a late start from a prompt one', () => {
+    const late = play({ profile: { responseMs: 260 } });
+    expect(Math.abs((late.measures.responseMs ?? 0) - 260)).toBeLessThan(15);
+    expect(late.verdict).toMatchObject({ findings: [{ kind: 'response' }], advice: 'softestThatSpeaks' });
+    expect(play({}).measures.responseMs).toBeNull();
   });
 
   it('measures around holes that a busy machine left in the sound', () => {

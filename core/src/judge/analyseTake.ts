@@ -32,6 +32,8 @@ export interface TakeContext {
   roomFloorDb: number | null;
   /** Beat 0 on the take's clock for a counted take; null where the first tone is beat 0. */
   beatZeroSeconds: number | null;
+  /** A drone was heard from the loudspeaker: pitch and onset cannot be told from it. */
+  droneSpoils?: boolean;
 }
 
 export interface TakeAnalysis {
@@ -39,6 +41,8 @@ export interface TakeAnalysis {
   events: TakeEvent[];
   measures: SwellMeasures;
   verdict: Verdict;
+  /** What could not be judged in this take; its measures are null. Absent in takes of before there were drones. */
+  notJudged?: ('pitch' | 'onset')[];
 }
 
 const NO_ENDS = {
@@ -47,6 +51,18 @@ const NO_ENDS = {
   bendWithLevel: null,
   bendWithLevelR2: null,
   colourShift: null,
+} satisfies Partial<SwellMeasures>;
+
+/** What a drone in the sound makes unknowable. */
+const NO_PITCH = {
+  centsMean: null,
+  centsSpread: null,
+  driftCentsPerSecond: null,
+  ...NO_ENDS,
+  vibratoHz: null,
+  vibratoCents: null,
+  vibratoRegularity: null,
+  responseMs: null,
 } satisfies Partial<SwellMeasures>;
 
 /** Target of a written note on a horn, by its regular fingering. */
@@ -69,7 +85,7 @@ export function analyseTake(
   context: TakeContext,
   foreign: readonly ForeignSpan[],
 ): TakeAnalysis | null {
-  const { exercise, hornId, a4Hz, scale } = context;
+  const { exercise, hornId, a4Hz, scale, droneSpoils = false } = context;
   const note = exercise.items[0];
   const span = findToneSpan(track, context.roomFloorDb);
   if (span === null) return null;
@@ -96,7 +112,7 @@ export function analyseTake(
     target,
     masked,
     isSwell,
-    pitchBandCents: tolerance.pitchCents,
+    pitchBandCents: droneSpoils ? Infinity : tolerance.pitchCents,
     levelBandDb: tolerance.swellErrorDb,
     slips,
     gaps,
@@ -113,6 +129,7 @@ export function analyseTake(
     responseMs: responseMs(track, span, target, history.airOnsetSeconds),
     // A steady tone has no ends to compare.
     ...(!isSwell && NO_ENDS),
+    ...(droneSpoils && NO_PITCH),
     swellErrorDb: error?.rmsDb ?? null,
     levelOffsetDb: error?.offsetDb ?? null,
     stairs: {
@@ -142,6 +159,7 @@ export function analyseTake(
     beatZeroSeconds,
     events,
     measures,
+    notJudged: droneSpoils ? ['pitch', 'onset'] : [],
     verdict: reachVerdict({
       measures,
       events,

@@ -6,6 +6,7 @@ import type { Tolerance } from './tolerances.ts';
 export type Finding =
   | { kind: 'jump'; to: number; atSeconds: number }
   | { kind: 'gap'; atSeconds: number; lengthMs: number }
+  | { kind: 'response'; ms: number }
   | { kind: 'short'; heldSeconds: number; writtenSeconds: number }
   | { kind: 'stair'; count: number; worstDb: number; atSeconds: number }
   | { kind: 'peak'; beats: number }
@@ -21,6 +22,7 @@ export type Advice =
   | 'moreAirBeforeJump'
   | 'keepAirThrough'
   | 'shorterFirst'
+  | 'softestThatSpeaks'
   | 'slowerThroughStair'
   | 'countTheTurn'
   | 'loudEndVoicing'
@@ -83,6 +85,8 @@ export function reachVerdict({
   const sounded = end ? since(end.timeSeconds) : 0;
   if (sounded < SHORT_SHARE * writtenSeconds)
     add({ kind: 'short', heldSeconds: sounded, writtenSeconds }, 'shorterFirst');
+  if (m.responseMs !== null && m.responseMs > tolerance.responseMs)
+    add({ kind: 'response', ms: m.responseMs }, 'softestThatSpeaks');
   const stair = events.find((event) => event.type === 'stair');
   if (stair?.type === 'stair')
     add(

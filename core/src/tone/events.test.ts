@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
-import { dropOuts, findGaps, findNotes, findSlips, findToneSpan, partialOf } from './index.ts';
+import {
+  dropOuts,
+  findGaps,
+  findNotes,
+  findSlips,
+  findToneSpan,
+  measureRelease,
+  partialOf,
+} from './index.ts';
 
 type Part = [frames: number, f0Hz: number | null, levelDb?: number, clarity?: number];
 
@@ -42,6 +50,31 @@ describe('the span of a tone', () => {
   });
 });
 
+describe('the release', () => {
+  const release = (...end: Part[]) => {
+    const track = trackOf([20, null, -70], [200, 220, -30], ...end, [40, null, -70]);
+    const span = findToneSpan(track, null);
+    return span && measureRelease(track, span, 0);
+  };
+  const fade = (frames: number, cents: number) =>
+    Array.from({ length: frames }, (_, i): Part => {
+      const share = (i + 1) / frames;
+      return [1, 220 * 2 ** ((-cents * share) / 1200), -30 - 25 * share];
+    });
+
+  it('is clean where the tone stops at once on its pitch', () => {
+    expect(release()).toMatchObject({ clean: true, sagCents: 0 });
+    expect(release(...fade(8, 10))?.clean).toBe(true);
+  });
+
+  it('sags where it fades slowly or sinks, and says by how much', () => {
+    expect(release(...fade(35, 0))).toMatchObject({ clean: false });
+    const sunk = release(...fade(8, 60));
+    expect(sunk?.clean).toBe(false);
+    expect(sunk?.sagCents).toBeGreaterThan(30);
+  });
+});
+
 describe('slips to another partial', () => {
   const span = { first: 0, last: 399 };
   const slips = (...parts: Part[]) => findSlips(trackOf(...parts), span, 220, 1);
@@ -52,6 +85,15 @@ describe('slips to another partial', () => {
     ]);
     expect(slips([100, 220], [14, 660], [286, 220])[0]).toMatchObject({ type: 'crack', to: 3 });
     expect(slips([100, 220], [2, 440], [298, 220])).toEqual([]);
+  });
+
+  it('hears a squeak break out, but no squeak in a bend or in the change of a jump', () => {
+    expect(slips([100, 220], [6, 530], [294, 220])).toEqual([
+      { type: 'squeak', timeSeconds: 1, lengthSeconds: 0.06, soundingHz: 530 },
+    ]);
+    const bend = Array.from({ length: 20 }, (_, i): Part => [1, 220 * 2 ** ((-10 * (i + 1)) / 1200)]);
+    expect(slips([100, 220], ...bend, [280, 220])).toEqual([]);
+    expect(slips([100, 220], [2, 310], [50, 440], [248, 220]).map(({ type }) => type)).toEqual(['jump']);
   });
 
   it('ends a slip with the tone, and parts one that moves on to a third partial', () => {

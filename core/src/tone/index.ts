@@ -6,7 +6,7 @@ export { findNotes } from './notes.ts';
 export { findSlips, type Slip } from './slips.ts';
 export { findGaps, type Gap } from './gaps.ts';
 export { airOnsetSeconds, onsetSeconds } from './onset.ts';
-export { measureRelease, type Release } from './release.ts';
+export { MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
 export { dropOuts } from './dropOuts.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';

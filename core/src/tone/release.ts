@@ -7,16 +7,20 @@ export interface Release {
   timeSeconds: number;
   /** Fell at once, on its pitch; otherwise it sagged. */
   clean: boolean;
-  /** Largest distance of the pitch from where it was, until the tone was gone. */
+  /** How far the pitch left where it had been (the width of a vibrato), until the tone was gone. */
   sagCents: number;
 }
 
 const FALL_DB = 15;
 const FALL_SECONDS = 0.12;
-const SAG_CENTS = 15;
+/** A pitch that stays this near until the end does not sag. */
+export const MAX_SAG_CENTS = 15;
 /** The last part of a tone, in which its end is looked for, and the part before it that says where it was. */
 const END_FRAMES = Math.round(0.4 / FRAME_SECONDS);
 const BEFORE_FRAMES = Math.round(0.2 / FRAME_SECONDS);
+const REFERENCE_FRAMES = Math.round(0.4 / FRAME_SECONDS);
+const SETTLED_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const NEAR_DB = 4;
 const TAIL_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 /** Frames whose window is less than half full of tone say too little about its pitch. */
 const EMPTY_FRAMES = 2;
@@ -37,16 +41,12 @@ export function measureRelease(
   const begin = Math.max(first, last - END_FRAMES);
   const level = (from: number, to: number) => median(Array.from(levelDb.subarray(from, to))) ?? 0;
   const room = percentile(Array.from(levelDb.subarray(last + 1, track.count)), 10) ?? -Infinity;
-  const wanted = Math.min(FALL_DB, level(Math.max(first, begin - BEFORE_FRAMES), begin + 1) - room - 6);
-  // The steepest fall within the allowed time, and where it set in.
-  let fallen = -Infinity;
+  // It sets in where the level was last near what it was just before the end; a written fade moves that little.
+  const before = level(Math.max(first, last - REFERENCE_FRAMES), Math.max(first, last - SETTLED_FRAMES) + 1);
   let start = last;
-  for (let i = begin; i <= Math.min(last + EMPTY_FRAMES, track.count - 1); i++) {
-    const fall = levelDb[i] - levelDb[Math.min(track.count - 1, i + reach)];
-    if (fall <= fallen) continue;
-    fallen = fall;
-    start = i;
-  }
+  while (start > begin && levelDb[start] < before - NEAR_DB) start--;
+  const wanted = Math.min(FALL_DB, before - room - 6);
+  const fallen = before - levelDb[Math.min(track.count - 1, start + reach)];
   const cents = (i: number) => {
     const hz = columnValue(f0Hz, i);
     return hz === null ? null : 1200 * Math.log2(hz);
@@ -55,14 +55,15 @@ export function measureRelease(
     Array.from({ length: Math.max(0, to - from) }, (_, i) => cents(from + i)).filter(
       (value) => value !== null,
     );
-  const was = median(span(Math.max(first, begin - BEFORE_FRAMES), begin)) ?? 0;
-  const sagCents = span(begin, last + 1 - EMPTY_FRAMES).reduce(
-    (most, value) => Math.max(most, Math.abs(value - was)),
-    0,
-  );
+  const pitchBefore = span(Math.max(first, begin - BEFORE_FRAMES), begin);
+  const was = median(pitchBefore) ?? 0;
+  const distance = (values: readonly number[]) =>
+    values.reduce((most, value) => Math.max(most, Math.abs(value - was)), 0);
+  // A vibrato goes on to the end; only what leaves its width sags.
+  const sagCents = Math.max(0, distance(span(begin, last + 1 - EMPTY_FRAMES)) - distance(pitchBefore));
   return {
     timeSeconds: start * FRAME_SECONDS,
-    clean: fallen >= wanted && sagCents <= SAG_CENTS,
+    clean: fallen >= wanted && sagCents <= MAX_SAG_CENTS,
     sagCents,
   };
 }

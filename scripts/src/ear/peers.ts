@@ -23,7 +23,7 @@ interface Aubio {
     window: number,
     hop: number,
     sampleRateHz: number,
-  ) => { do(hop: Float32Array): number };
+  ) => { do(hop: Float32Array): number; delete(): void };
 }
 interface Vector {
   delete(): void;
@@ -96,6 +96,7 @@ function aubioEar({ Pitch }: Aubio): Ear {
       const heard: (number | null)[] = [];
       for (let end = hop; end <= padded.length; end += hop)
         heard.push(trusted(detector.do(padded.subarray(end - hop, end)), 1, 1));
+      detector.delete();
       return (frame) => heard[frame + late - 1] ?? null;
     },
   };

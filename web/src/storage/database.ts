@@ -1,5 +1,5 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
-import { giveAirAndPartials, giveNoteMeasures } from './upgrades.ts';
+import { giveNewColumns, giveNoteMeasures, giveResponse } from './upgrades.ts';
 import type { CalibrationRecord, ChunkRecord, FramesRecord, SettingsRecord, TakeRecord } from './records.ts';
 
 /** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
@@ -24,7 +24,10 @@ class InnerHumDatabase extends Dexie {
       .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveNoteMeasures));
     this.version(3)
       .stores({})
-      .upgrade((transaction) => transaction.table('frames').toCollection().modify(giveAirAndPartials));
+      .upgrade(async (transaction) => {
+        await transaction.table('frames').toCollection().modify(giveNewColumns);
+        await transaction.table('takes').toCollection().modify(giveResponse);
+      });
   }
 }
 

@@ -102,6 +102,7 @@ it('opens what an older version stored, with its figures under their new names',
     bendWithLevel: -9,
     bendWithLevelR2: 0.97,
     levelDb: null,
+    responseMs: null,
   });
   expect(await readTakeFrames('judged')).toMatchObject({
     f0Hz: Float32Array.of(220, NaN),

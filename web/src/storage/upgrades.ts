@@ -24,9 +24,14 @@ export function giveNoteMeasures(take: { analysis: { measures: Record<string, un
   for (const name of ADDED) measures[name] = null;
 }
 
-/** Version 2 to 3: frames have air and harmonics; of an older take they are not known. */
-export function giveAirAndPartials({ columns }: { columns: Record<string, Float32Array> }): void {
+/** Version 2 to 3: frames have air, harmonics and what was heard unaided; of an older take they are not known. */
+export function giveNewColumns({ columns }: { columns: Record<string, Float32Array> }): void {
   const frames = columns.f0Hz.length;
-  columns.airDb = new Float32Array(frames).fill(NaN);
+  for (const name of ['airDb', 'unaidedHz']) columns[name] = new Float32Array(frames).fill(NaN);
   columns.partialsDb = new Float32Array(frames * MAX_PARTIAL).fill(NaN);
+}
+
+/** Version 2 to 3: how long the air went before the tone was not measured. */
+export function giveResponse(take: { analysis: { measures: Record<string, unknown> } | null }): void {
+  if (take.analysis) take.analysis.measures.responseMs = null;
 }

@@ -13,6 +13,8 @@ export function findingText(finding: Finding, t: TFunction): string {
         seconds: finding.atSeconds.toFixed(1),
         ms: Math.round(finding.lengthMs / 10) * 10,
       });
+    case 'response':
+      return t('finding.response', { ms: Math.round(finding.ms / 10) * 10 });
     case 'short':
       return t('finding.short', {
         held: finding.heldSeconds.toFixed(1),

@@ -1,7 +1,12 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { TakeAnalysis, TakeEvent } from '@inner-hum/core/judge';
+import { MAX_SAG_CENTS } from '@inner-hum/core/tone';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
+
+function releaseText(sagCents: number, t: TFunction): string {
+  return sagCents > MAX_SAG_CENTS ? t('event.sagged', { cents: Math.round(sagCents) }) : t('event.faded');
+}
 
 /** An event in words; onset and end are seen and need none. */
 export function eventText(event: TakeEvent, t: TFunction): string | null {
@@ -11,6 +16,15 @@ export function eventText(event: TakeEvent, t: TFunction): string | null {
       return t(`event.${event.type}`, { to: event.to, ms: Math.round(1000 * event.lengthSeconds) });
     case 'gap':
       return t('event.gap', { ms: Math.round(1000 * event.lengthSeconds) });
+    case 'squeak':
+      return t('event.squeak', { ms: Math.round(1000 * event.lengthSeconds) });
+    case 'degrade':
+      // A slip and a gap are told themselves.
+      return event.cause === 'partial' || event.cause === 'gap'
+        ? null
+        : t('event.degrade', { cause: t(`cause.${event.cause}`) });
+    case 'release':
+      return event.clean ? null : releaseText(event.sagCents, t);
     case 'stair':
       return t('event.stair', { seconds: event.lengthSeconds.toFixed(1), db: event.stepDb.toFixed(1) });
     default:

@@ -46,6 +46,7 @@ export function figureRows(m: SwellMeasures, t: TFunction) {
     ['softEndCents', cents(m.softEndCents, t)],
     ['bendWithLevel', bend(m, t)],
     ['breathDb', decibels(m.breathDb, t)],
+    ['responseMs', m.responseMs === null ? null : t('figure.ms', { ms: Math.round(m.responseMs / 5) * 5 })],
     ['stairs', stairs(m, t)],
     ['wrongWay', wrongWay],
     ['peakOffset', peak(m, t)],
