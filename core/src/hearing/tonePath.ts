@@ -17,6 +17,8 @@ const VIEWS = [
 const BREATH_FROM_HZ = 500;
 const BREATH_TO_HZ = 8000;
 const TOP_HZ = 14000;
+/** A lobe with this many times the power of the noise around it is a harmonic; half of that chance alone reaches. */
+const OVER_NOISE = 5;
 /** A frame this near to the last one measured is the same tone, and may share its colour. */
 const SAME_TONE_SHARE = 0.03;
 
@@ -51,11 +53,16 @@ function createView({ data }: SampleRing, rateHz: number, seconds: number) {
     lobeHz: 2 / seconds,
     /** Turns a sum of bins into mean square of the signal (Parseval, one-sided). */
     scale: 2 / (size * windowEnergy),
-    /** Mean power of the bins within a band. */
+    /** First bin within a band, and the last one. */
+    firstBin: (fromHz: number) => Math.ceil((fromHz * size) / rateHz),
+    lastBin: (toHz: number) => Math.min(size / 2, Math.floor((toHz * size) / rateHz)),
+    /** Sum of the power of the bins from `first` to `last`. */
+    sumOver: (first: number, last: number) => powerUnder[last + 1] - powerUnder[first],
+    /** Mean power of the bins within a band; of the nearest bin where none lies within. */
     meanOver(fromHz: number, toHz: number): number {
-      const from = Math.ceil((fromHz * size) / rateHz);
-      const to = Math.min(size / 2, Math.max(from, Math.floor((toHz * size) / rateHz)));
-      return (powerUnder[to + 1] - powerUnder[from]) / (to - from + 1);
+      const first = this.firstBin(fromHz);
+      const last = Math.max(first, this.lastBin(toHz));
+      return this.sumOver(first, last) / (last - first + 1);
     },
     /** `offset` is where the window begins in the ring's data. */
     measure(offset: number) {
@@ -109,7 +116,6 @@ export function createTonePath(rates: Rates, sampleRateHz: number): TonePath {
       colour.partialsDb.set(silence);
       const breathTopHz = Math.min(BREATH_TO_HZ, topHz);
       const { lobeHz, scale, binHz } = view;
-      const lobeBins = (2 * lobeHz) / binHz;
       const halfGap = Math.max(0.04 * f0Hz, f0Hz / 2 - 1.25 * lobeHz) / 2;
       let numberSum = 0;
       let amplitudeSum = 0;
@@ -122,13 +128,16 @@ export function createTonePath(rates: Rates, sampleRateHz: number): TonePath {
         const gapAfter = view.meanOver(hz + f0Hz / 2 - halfGap, hz + f0Hz / 2 + halfGap);
         const floor = (gapBefore + gapAfter) / 2;
         gapBefore = gapAfter;
-        const lobe = view.meanOver(hz - lobeHz, hz + lobeHz) * lobeBins;
-        const above = Math.max(0, lobe - floor * lobeBins);
+        const first = view.firstBin(hz - lobeHz);
+        const last = view.lastBin(hz + lobeHz);
+        const lobe = view.sumOver(first, last);
+        const noiseInLobe = floor * (last - first + 1);
+        const above = Math.max(0, lobe - noiseInLobe);
         if (hz >= BREATH_FROM_HZ && hz <= breathTopHz) {
           harmonic += above;
           noise += (floor * f0Hz) / binHz;
         }
-        if (k <= MAX_PARTIAL && lobe > 3 * floor * lobeBins) {
+        if (k <= MAX_PARTIAL && lobe > OVER_NOISE * noiseInLobe) {
           const power = above * scale;
           const amplitude = Math.sqrt(power);
           colour.partialsDb[k - 1] = dbFromPower(power);
