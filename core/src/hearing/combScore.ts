@@ -1,11 +1,10 @@
-import { LONG_WINDOW_BELOW_HZ, type DualSpectrum, type Spectrum } from './dualSpectrum.ts';
+import { cellOf, CELLS_PER_OCTAVE, createGrid, hzOf } from './combGrid.ts';
+import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
 
 export const MAX_CANDIDATES = 6;
 export const LOWEST_HZ = 48;
 export const HIGHEST_HZ = 2900;
 
-const CELLS_PER_OCTAVE = 36;
-const GRID_BASE_HZ = 22;
 const MIN_SCORE = 0.15;
 const MAX_HARMONIC = 16;
 const HALF_HARMONIC_WEIGHT = 0.45;
@@ -30,59 +29,12 @@ export function createCandidates(): Candidates {
   return { count: 0, f0Hz: new Float64Array(MAX_CANDIDATES), score: new Float64Array(MAX_CANDIDATES) };
 }
 
-const cellOf = (hz: number) => CELLS_PER_OCTAVE * Math.log2(hz / GRID_BASE_HZ);
-const hzOf = (cell: number) => GRID_BASE_HZ * 2 ** (cell / CELLS_PER_OCTAVE);
 const harmonicOffset = (k: number) => Math.round(CELLS_PER_OCTAVE * Math.log2(k));
 const ATTACK = Array.from({ length: MAX_HARMONIC }, (_, i) => harmonicOffset(i + 1));
 const BETWEEN = Array.from({ length: MAX_HARMONIC }, (_, i) => harmonicOffset(i + 0.5));
 /** Where a tone could be mistaken for: a third, half, two thirds, itself, one and a half, two and three times. */
 const MISTAKEN = [1 / 3, 1 / 2, 2 / 3, 1, 3 / 2, 2, 3].map(harmonicOffset);
 const WEIGHT = Array.from({ length: MAX_HARMONIC }, (_, i) => 1 / Math.sqrt(i + 1));
-
-function createGrid(binHz: number, topHz: number) {
-  const cells = Math.floor(cellOf(topHz)) + 1;
-  const amplitude = new Float64Array(Math.ceil(topHz / binHz) + 2);
-  const grid = new Float64Array(cells);
-  // Where each cell reads: from a bin with a share of the next one, or the most of bins `from`..`to`.
-  const from = new Int32Array(cells);
-  const to = new Int32Array(cells);
-  const share = new Float64Array(cells);
-  let firstWide = cells;
-  for (let cell = 0; cell < cells; cell++) {
-    const low = hzOf(cell - 0.5) / binHz;
-    const high = hzOf(cell + 0.5) / binHz;
-    const wide = high - low > 1;
-    if (wide) firstWide = Math.min(firstWide, cell);
-    from[cell] = wide ? Math.ceil(low) : Math.floor(hzOf(cell) / binHz);
-    to[cell] = wide ? Math.floor(high) : from[cell];
-    share[cell] = wide ? 0 : hzOf(cell) / binHz - from[cell];
-  }
-  return {
-    cells,
-    grid,
-    /** Compresses the spectrum, spreads it over the log grid, and returns its energy for the normalisation. */
-    fill(spectrum: Spectrum): number {
-      const { power } = spectrum;
-      let energy = 0;
-      for (let bin = 1; bin < amplitude.length; bin++) {
-        // power ^ 0.375, by two square roots and a third
-        const quarter = Math.sqrt(Math.sqrt(power[bin]));
-        amplitude[bin] = quarter * Math.sqrt(quarter);
-        energy += amplitude[bin] * amplitude[bin];
-      }
-      for (let cell = 0; cell < firstWide; cell++) {
-        const bin = from[cell];
-        grid[cell] = amplitude[bin] + share[cell] * (amplitude[bin + 1] - amplitude[bin]);
-      }
-      for (let cell = firstWide; cell < cells; cell++) {
-        let most = 0;
-        for (let bin = from[cell]; bin <= to[cell]; bin++) if (amplitude[bin] > most) most = amplitude[bin];
-        grid[cell] = most;
-      }
-      return energy;
-    },
-  };
-}
 
 /** A comb of fewer teeth is judged as one of so many, or a single loud harmonic would pass for a high fundamental. */
 const LEAST_TEETH = 3;

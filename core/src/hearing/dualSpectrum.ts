@@ -82,29 +82,27 @@ export function createDualSpectrum(): DualSpectrum {
 /**
  * Returns a function that fills `out` with both spectra around one moment from a single complex FFT: the 12 kHz signal
  * as its real part, the 6 kHz signal as its imaginary part. `withLong` is false while the long window has not arrived
- * whole: the long spectrum is then empty.
+ * whole: the long spectrum then means nothing, and half of the work is enough.
  */
 export function createDualSpectrumStage(
   at12: SampleRing,
   at6: SampleRing,
 ): (centre12: number, withLong: boolean, out: DualSpectrum) => void {
   const fft = new FFT(SIZE);
-  const input = new Array<number>(2 * SIZE).fill(0);
+  const pair = new Array<number>(2 * SIZE).fill(0);
+  const single = new Array<number>(SIZE).fill(0);
   const output = fft.createComplexArray();
   const data12 = at12.data;
   const data6 = at6.data;
-  return (centre12, withLong, out) => {
-    const from12 = at12.offsetOf(centre12 - HALF);
-    const from6 = at6.offsetOf(centre12 / 2 - HALF);
-    const share6 = withLong ? 1 : 0;
+
+  function both(from12: number, from6: number, { short, long }: DualSpectrum) {
     for (let n = 0; n < HALF; n++) {
-      input[2 * (n + HALF)] = data12[from12 + n];
-      input[2 * (n + HALF) + 1] = share6 * data6[from6 + n];
-      input[2 * n] = data12[from12 + HALF + n];
-      input[2 * n + 1] = share6 * data6[from6 + HALF + n];
+      pair[2 * (n + HALF)] = data12[from12 + n];
+      pair[2 * (n + HALF) + 1] = data6[from6 + n];
+      pair[2 * n] = data12[from12 + HALF + n];
+      pair[2 * n + 1] = data6[from6 + HALF + n];
     }
-    fft.transform(output, input);
-    const { short, long } = out;
+    fft.transform(output, pair);
     for (let bin = 0; bin <= HALF; bin++) {
       const mirror = 2 * ((SIZE - bin) & (SIZE - 1));
       const zRe = output[2 * bin];
@@ -116,7 +114,25 @@ export function createDualSpectrumStage(
       long.re[bin] = (zIm + mIm) / 2;
       long.im[bin] = (mRe - zRe) / 2;
     }
-    short.filled();
     long.filled();
+  }
+
+  function shortOnly(from12: number, { short }: DualSpectrum) {
+    for (let n = 0; n < HALF; n++) {
+      single[n + HALF] = data12[from12 + n];
+      single[n] = data12[from12 + HALF + n];
+    }
+    fft.realTransform(output, single);
+    for (let bin = 0; bin <= HALF; bin++) {
+      short.re[bin] = output[2 * bin];
+      short.im[bin] = output[2 * bin + 1];
+    }
+  }
+
+  return (centre12, withLong, out) => {
+    const from12 = at12.offsetOf(centre12 - HALF);
+    if (withLong) both(from12, at6.offsetOf(centre12 / 2 - HALF), out);
+    else shortOnly(from12, out);
+    out.short.filled();
   };
 }

@@ -12,10 +12,6 @@ const PACKAGES = ['pitchfinder@2.3.4', 'aubiojs@0.2.1', 'essentia.js@0.1.3'];
 
 interface Pitchfinder {
   YIN(config: { sampleRate: number }): (window: Float32Array) => number | null;
-  Macleod(config: {
-    sampleRate: number;
-    bufferSize: number;
-  }): (window: Float32Array) => { freq: number; probability: number };
 }
 interface Aubio {
   Pitch: new (
@@ -60,26 +56,18 @@ export async function loadPeers(): Promise<Ear[]> {
       Essentia: new (wasm: unknown) => Essentia;
       EssentiaWASM: unknown;
     };
-    return [yin(pitchfinder), macleod(pitchfinder), aubioEar(aubio), essentiaEar(new Essentia(EssentiaWASM))];
+    return [yin(pitchfinder), aubioEar(aubio), essentiaEar(new Essentia(EssentiaWASM))];
   } catch (error) {
     console.warn(`Not compared with pitchfinder, aubiojs, essentia.js: ${(error as Error).message}`);
     return [];
   }
 }
 
+/** Its other methods are slower (McLeod: twice real time) or coarser. */
 const yin = ({ YIN }: Pitchfinder) =>
   windowEar('pitchfinder YIN', (sampleRateHz) => {
     const detect = YIN({ sampleRate: sampleRateHz });
     return (window) => trusted(detect(window) ?? 0, 1, 1);
-  });
-
-const macleod = ({ Macleod }: Pitchfinder) =>
-  windowEar('pitchfinder McLeod', (sampleRateHz) => {
-    const detect = Macleod({ sampleRate: sampleRateHz, bufferSize: PEER_WINDOW });
-    return (window) => {
-      const { freq, probability } = detect(window);
-      return trusted(freq, probability, 0.8);
-    };
   });
 
 /** It takes the sound hop by hop: what it says after a hop belongs to the middle of its window before that. */

@@ -22,13 +22,16 @@ export function TakeScatter({ take, measures, drawing, other }: TakeScatterProps
   const here = useMemo(() => scatterPoints(take, drawing.track.columns), [take, drawing]);
   const there = useMemo(() => other && scatterPoints(other.take, other.drawing.track.columns), [other]);
   const bend = measures.bendWithLevel;
+  const count = Math.round(Math.abs(bend ?? 0));
   const told =
     bend === null
       ? t('scatter.noBend')
-      : t(bend < 0 ? 'scatter.sinks' : 'scatter.rises', {
-          count: Math.round(Math.abs(bend)),
-          percent: Math.round(100 * Math.max(0, measures.bendWithLevelR2 ?? 0)),
-        });
+      : count === 0
+        ? t('scatter.stays')
+        : t(bend < 0 ? 'scatter.sinks' : 'scatter.rises', {
+            count,
+            percent: Math.round(100 * Math.max(0, measures.bendWithLevelR2 ?? 0)),
+          });
   if (here.points.length === 0) return null;
   return (
     <Box mt="7">

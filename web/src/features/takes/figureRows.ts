@@ -13,6 +13,7 @@ function cents(value: number | null, t: TFunction): string | null {
 function bend({ bendWithLevel }: SwellMeasures, t: TFunction): string | null {
   if (bendWithLevel === null) return null;
   const count = Math.round(Math.abs(bendWithLevel));
+  if (count === 0) return t('figure.bendNone');
   return t(bendWithLevel < 0 ? 'figure.flatter' : 'figure.sharper', { count });
 }
 
