@@ -19,8 +19,6 @@ export interface KindRow {
 
 export interface EarRow {
   ear: string;
-  /** Processor seconds for a second of sound. */
-  secondsPerSecond: number;
   /** Frames with a pitch where nothing sounds, per cent, by kind of silence. */
   falsePercent: Record<string, number>;
 }
@@ -30,18 +28,6 @@ export function measureEars(
   ears: readonly Ear[],
   sampleRateHz: number,
 ): { kinds: KindRow[]; ears: EarRow[] } {
-  const cost = new Map(ears.map(({ name }) => [name, { work: 0, sound: 0 }]));
-  const hear = ({ name, listen }: Ear, samples: Float32Array) => {
-    const begun = process.cpuUsage();
-    const pitchAt = listen(samples, sampleRateHz);
-    const { user } = process.cpuUsage(begun);
-    const sums = cost.get(name);
-    if (sums) {
-      sums.work += user / 1e6;
-      sums.sound += samples.length / sampleRateHz;
-    }
-    return pitchAt;
-  };
   const kinds = SOUND_KINDS.flatMap((kind) => {
     const sounds = makeSounds(kind, sampleRateHz);
     const bounds = sounds.flatMap(
@@ -49,7 +35,7 @@ export function measureEars(
     );
     return ears.map((ear) => {
       const score = emptyScore();
-      for (const sound of sounds) scoreSound(score, sound, hear(ear, sound.samples));
+      for (const sound of sounds) scoreSound(score, sound, ear.listen(sound.samples, sampleRateHz));
       return toRow(kind.name, ear.name, score, bounds);
     });
   });
@@ -58,11 +44,10 @@ export function measureEars(
     const falsePercent: Record<string, number> = {};
     for (const { name, sound } of silences) {
       const score = emptyScore();
-      scoreSound(score, sound, hear(ear, sound.samples));
+      scoreSound(score, sound, ear.listen(sound.samples, sampleRateHz));
       falsePercent[name] = (100 * score.falsePitch) / score.frames;
     }
-    const { work, sound } = cost.get(ear.name) ?? { work: 0, sound: 1 };
-    return { ear: ear.name, secondsPerSecond: work / sound, falsePercent };
+    return { ear: ear.name, falsePercent };
   });
   return { kinds, ears: rows };
 }
