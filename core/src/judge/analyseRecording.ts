@@ -1,7 +1,7 @@
 import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
 import { hornById, nearestMidi, toWritten, type HornId, type WrittenMidi } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
-import { dropOuts, findNotes, findToneSpan, partialsOf } from '../tone/index.ts';
+import { dropOuts, findNotes, findToneSpan, partialsOf, roomAirDb } from '../tone/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
 import { pitchTarget } from './analyseTake.ts';
 import type { NoteMeasures, NoteStart } from './measures.ts';
@@ -69,12 +69,13 @@ export function analyseRecording(
   const whole = fingered === null ? null : findToneSpan(track, null);
   const spans = fingered === null ? findNotes(track, null) : whole ? [whole] : [];
   const masked = dropOuts(track.count, foreign);
+  const roomAir = roomAirDb(track);
   const events: TakeEvent[] = [];
   const heard = spans.map((span) => {
     const soundingHz = medianHz(track, span);
     const writtenMidi = fingered ?? toWritten(nearestMidi(soundingHz, a4Hz), hornById(hornId));
     const target = pitchTarget({ writtenMidi }, hornId, a4Hz);
-    const history = readHistory(track, span, target);
+    const history = readHistory(track, span, target, roomAir);
     events.push(...history.events);
     return {
       span,

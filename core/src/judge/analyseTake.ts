@@ -10,7 +10,7 @@ import {
 } from '../exercise/index.ts';
 import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
 import { frequencyHz, hornById, regularTube, toSounding, type HornId } from '../horn/index.ts';
-import { dropOuts, findToneSpan } from '../tone/index.ts';
+import { dropOuts, findToneSpan, roomAirDb } from '../tone/index.ts';
 import { measureHold } from './hold.ts';
 import { levelCurve } from './levelCurve.ts';
 import type { SwellMeasures } from './measures.ts';
@@ -92,7 +92,7 @@ export function analyseTake(
   const target = pitchTarget(note, hornId, a4Hz);
   const masked = dropOuts(track.count, foreign);
   const secondsPerBeat = beatSeconds(exercise);
-  const history = readHistory(track, span, target);
+  const history = readHistory(track, span, target, roomAirDb(track));
   const { onsetSeconds, slips, gaps } = history;
   const beatZeroSeconds = context.beatZeroSeconds ?? onsetSeconds;
   const targetDbAtBeat = (beat: number) => levelAtFraction(targetFraction(note, beat), scale);

@@ -31,10 +31,18 @@ export interface ToneHistory {
   events: TakeEvent[];
 }
 
-/** Onsets, slips, gaps, release and end of a tone; events not in order. No room decay is known yet: 0 s. */
-export function readHistory(track: FrameTrack, span: ToneSpan, target: PitchTarget): ToneHistory {
+/**
+ * Onsets, slips, gaps, release and end of a tone; events not in order. `roomAir` is the track's `roomAirDb`. No decay of
+ * the room is known yet: 0 s.
+ */
+export function readHistory(
+  track: FrameTrack,
+  span: ToneSpan,
+  target: PitchTarget,
+  roomAir: number | null,
+): ToneHistory {
   const onset = onsetSeconds(track, span.first);
-  const air = airOnsetSeconds(track, span.first);
+  const air = airOnsetSeconds(track, span.first, roomAir);
   const slips = findSlips(track, span, target.tubeHz, target.partial);
   const gaps = findGaps(track, span);
   const release = measureRelease(track, span, 0);

@@ -67,6 +67,12 @@ describe('the release', () => {
     expect(release(...fade(8, 10))?.clean).toBe(true);
   });
 
+  it('is none where the next note is slurred to, or the sound ends with the tone', () => {
+    const slur = trackOf([20, null, -70], [100, 220], [100, 330], [30, null, -70]);
+    expect(measureRelease(slur, { first: 20, last: 119 }, 0)).toBeNull();
+    expect(measureRelease(trackOf([100, 220]), { first: 0, last: 99 }, 0)).toBeNull();
+  });
+
   it('sags where it fades slowly or sinks, and says by how much', () => {
     expect(release(...fade(35, 0))).toMatchObject({ clean: false });
     const sunk = release(...fade(8, 60));

@@ -5,7 +5,7 @@ export { findToneSpan, type ToneSpan } from './toneSpan.ts';
 export { findNotes } from './notes.ts';
 export { findSlips, type Slip } from './slips.ts';
 export { findGaps, type Gap } from './gaps.ts';
-export { airOnsetSeconds, onsetSeconds } from './onset.ts';
+export { airOnsetSeconds, onsetSeconds, roomAirDb } from './onset.ts';
 export { MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
 export { dropOuts } from './dropOuts.ts';

@@ -26,12 +26,13 @@ export function onsetSeconds(track: FrameTrack, first: number): number {
   const half = (after + before) / 2;
   if (after <= 2 * before) return first * FRAME_SECONDS;
   const from = Math.max(1, first - SEARCH_FRAMES);
-  return (crossingFrame(levelDb, from - 1, first + SEARCH_FRAMES, half) ?? first) * FRAME_SECONDS;
+  const to = Math.min(track.count - 1, first + SEARCH_FRAMES);
+  return (crossingFrame(levelDb, from - 1, to, half) ?? first) * FRAME_SECONDS;
 }
 
 /** Where, between `from` and `to`, a column of levels first reaches a power, between frames; null where never. */
 function crossingFrame(levels: Float32Array, from: number, to: number, wanted: number): number | null {
-  for (let i = from + 1; i <= Math.min(levels.length - 1, to); i++) {
+  for (let i = from + 1; i <= to; i++) {
     const here = power(levels[i]);
     if (here < wanted) continue;
     // No number where a pitch was heard: nothing of this came before.
@@ -41,20 +42,20 @@ function crossingFrame(levels: Float32Array, from: number, to: number, wanted: n
   return null;
 }
 
+/** The room's own noise in 2-8 kHz, in dBFS, read where no pitch is heard; null where that is nowhere. */
+export function roomAirDb({ columns, count }: FrameTrack): number | null {
+  const quiet = columns.airDb.subarray(0, count).filter((db) => !Number.isNaN(db));
+  return quiet.length < LEAST_ROOM_FRAMES ? null : percentile(quiet, ROOM_PERCENT);
+}
+
 /**
  * airOnset in seconds: where the noise of 2-8 kHz that goes before the tone beginning at frame `first`, and is 6 dB
- * over the room, reaches half of its power. The room is read where no pitch is heard. Null where no air of at least
- * 30 ms goes before (a tongued start), or no room was heard.
+ * over the room (`roomAirDb`), reaches half of its power. Null where no air of at least 30 ms goes before (a tongued
+ * start), or no room was heard.
  */
-export function airOnsetSeconds(track: FrameTrack, first: number): number | null {
+export function airOnsetSeconds(track: FrameTrack, first: number, room: number | null): number | null {
+  if (room === null) return null;
   const { airDb, f0Hz } = track.columns;
-  const quiet: number[] = [];
-  for (let i = 0; i < track.count; i++) {
-    const air = columnValue(airDb, i);
-    if (air !== null) quiet.push(air);
-  }
-  const room = percentile(quiet, ROOM_PERCENT);
-  if (room === null || quiet.length < LEAST_ROOM_FRAMES) return null;
   const risen = room + AIR_RISE_DB;
   const isAir = (i: number) => i >= 0 && columnValue(f0Hz, i) === null && airDb[i] >= risen;
   let start = first;

@@ -21,6 +21,8 @@ const BEFORE_FRAMES = Math.round(0.2 / FRAME_SECONDS);
 const REFERENCE_FRAMES = Math.round(0.4 / FRAME_SECONDS);
 const SETTLED_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 const NEAR_DB = 4;
+/** The room is heard within this time after the tone. */
+const ROOM_FRAMES = Math.round(1 / FRAME_SECONDS);
 const TAIL_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 /** Frames whose window is less than half full of tone say too little about its pitch. */
 const EMPTY_FRAMES = 2;
@@ -28,7 +30,7 @@ const EMPTY_FRAMES = 2;
 /**
  * release: clean where the level falls by 15 dB (by its height over the room - 6 dB, where that is less) within 120 ms
  * plus `roomDecaySeconds`, the time in which the room itself lets a sound sink that far, and the pitch stays within
- * 15 cents until then. Null where the track ends too soon after the tone to tell.
+ * 15 cents until then. Null where the track ends too soon after the tone to tell, or another pitch follows at once (a slur).
  */
 export function measureRelease(
   track: FrameTrack,
@@ -37,10 +39,12 @@ export function measureRelease(
 ): Release | null {
   if (track.count - last < TAIL_FRAMES || last - first < BEFORE_FRAMES) return null;
   const { levelDb, f0Hz } = track.columns;
+  if (!isSilentAfter(f0Hz, last)) return null;
   const reach = Math.round((FALL_SECONDS + roomDecaySeconds) / FRAME_SECONDS);
   const begin = Math.max(first, last - END_FRAMES);
-  const level = (from: number, to: number) => median(Array.from(levelDb.subarray(from, to))) ?? 0;
-  const room = percentile(Array.from(levelDb.subarray(last + 1, track.count)), 10) ?? -Infinity;
+  const level = (from: number, to: number) => median(levelDb.subarray(from, to)) ?? 0;
+  const room =
+    percentile(levelDb.subarray(last + 1, Math.min(track.count, last + ROOM_FRAMES)), 10) ?? -Infinity;
   // It sets in where the level was last near what it was just before the end; a written fade moves that little.
   const before = level(Math.max(first, last - REFERENCE_FRAMES), Math.max(first, last - SETTLED_FRAMES) + 1);
   let start = last;
@@ -66,4 +70,9 @@ export function measureRelease(
     clean: fallen >= wanted && sagCents <= MAX_SAG_CENTS,
     sagCents,
   };
+}
+
+/** Most of the first 80 ms after the tone have no pitch. */
+function isSilentAfter(f0Hz: Float32Array, last: number): boolean {
+  return f0Hz.subarray(last + 1, last + 9).filter(Number.isNaN).length >= 5;
 }

@@ -8,6 +8,7 @@ import {
   findToneSpan,
   measureRelease,
   onsetSeconds,
+  roomAirDb,
 } from '@inner-hum/core/tone';
 import { air, all, clicks, hiss, reverberation, speech, type Fault } from './room.ts';
 import { quantile } from './score.ts';
@@ -123,7 +124,7 @@ export function measureHistories(room: Fault): HistoryFigures {
       if (span === null) continue;
       const onset = onsetSeconds(track, span.first);
       onsets.push(Math.abs(onset - take.onset));
-      const airOnset = airOnsetSeconds(track, span.first);
+      const airOnset = airOnsetSeconds(track, span.first, roomAirDb(track));
       if (airOnset === null) mute++;
       else responses.push(Math.abs(onset - airOnset - take.responseSeconds));
       if (measureRelease(track, span, 0)?.clean === take.clean) releases++;
