@@ -92,7 +92,7 @@ export function analyseTake(
   const target = pitchTarget(note, hornId, a4Hz);
   const masked = dropOuts(track.count, foreign);
   const secondsPerBeat = beatSeconds(exercise);
-  const history = readHistory(track, span, target, roomAirDb(track));
+  const history = readHistory(track, span, target, roomAirDb(track), foreign);
   const { onsetSeconds, slips, gaps } = history;
   const beatZeroSeconds = context.beatZeroSeconds ?? onsetSeconds;
   const targetDbAtBeat = (beat: number) => levelAtFraction(targetFraction(note, beat), scale);

@@ -1,10 +1,12 @@
-import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
 import {
   airOnsetSeconds,
+  dropOuts,
   findGaps,
   findSlips,
   measureRelease,
   onsetSeconds,
+  PITCH_REACH_SECONDS,
   type Gap,
   type Slip,
   type ToneSpan,
@@ -32,19 +34,21 @@ export interface ToneHistory {
 }
 
 /**
- * Onsets, slips, gaps, release and end of a tone; events not in order. `roomAir` is the track's `roomAirDb`. No decay of
- * the room is known yet: 0 s.
+ * Onsets, slips, gaps, release and end of a tone; events not in order. `roomAir` is the track's `roomAirDb`, `foreign`
+ * what is not the player: nothing is said of what it touches. No decay of the room is known yet: 0 s.
  */
 export function readHistory(
   track: FrameTrack,
   span: ToneSpan,
   target: PitchTarget,
   roomAir: number | null,
+  foreign: readonly ForeignSpan[],
 ): ToneHistory {
+  const masked = dropOuts(track.count, foreign, PITCH_REACH_SECONDS);
   const onset = onsetSeconds(track, span.first);
   const air = airOnsetSeconds(track, span.first, roomAir);
-  const slips = findSlips(track, span, target.tubeHz, target.partial);
-  const gaps = findGaps(track, span);
+  const slips = findSlips(track, span, target.tubeHz, target.partial, masked);
+  const gaps = findGaps(track, span, masked);
   const release = measureRelease(track, span, 0);
   return {
     onsetSeconds: onset,

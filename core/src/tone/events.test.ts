@@ -83,7 +83,7 @@ describe('the release', () => {
 
 describe('slips to another partial', () => {
   const span = { first: 0, last: 399 };
-  const slips = (...parts: Part[]) => findSlips(trackOf(...parts), span, 220, 1);
+  const slips = (...parts: Part[]) => findSlips(trackOf(...parts), span, 220, 1, new Uint8Array(400));
 
   it('tells jump from crack at 150 ms, and lets shorter than 30 ms pass', () => {
     expect(slips([100, 220], [15, 440], [285, 220])).toEqual([
@@ -115,10 +115,19 @@ describe('slips to another partial', () => {
 });
 
 describe('gaps', () => {
+  const span = { first: 0, last: 207 };
   const gaps = (...parts: Part[]) => {
     const track = trackOf(...parts);
-    return findGaps(track, { first: 0, last: track.count - 1 });
+    return findGaps(track, { first: 0, last: track.count - 1 }, new Uint8Array(track.count));
   };
+
+  it('takes a knock, which is loud, for none, and says nothing of masked frames', () => {
+    expect(gaps([100, 220], [4, null, -22], [100, 220])).toEqual([]);
+    const track = trackOf([100, 220], [8, null, -60], [100, 220]);
+    const masked = new Uint8Array(track.count).fill(1, 98, 106);
+    expect(findGaps(track, { first: 0, last: track.count - 1 }, masked)).toEqual([]);
+    expect(findSlips(trackOf([100, 220], [8, 440], [100, 220]), span, 220, 1, masked)).toEqual([]);
+  });
 
   it('sees a hole in pitch and a dip in level, with its length', () => {
     expect(gaps([100, 220], [8, null, -60], [100, 220])).toEqual([{ timeSeconds: 1, lengthSeconds: 0.08 }]);

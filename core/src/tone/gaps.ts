@@ -11,12 +11,14 @@ const FALL_DB = 6;
 const AROUND_FRAMES = Math.round(0.2 / FRAME_SECONDS);
 /** Shorter holes are what a change of partial does to the window, not a gap one hears. */
 const MIN_FRAMES = Math.round(0.03 / FRAME_SECONDS);
+const KNOCK_FRAMES = Math.round(0.08 / FRAME_SECONDS);
+const KNOCK_FALL_DB = 2;
 
 /**
  * Gaps within a tone: no pitch, clarity under 0.6, or a level more than 6 dB under the quieter of the levels
- * 0.2 s before and after - a fall and a rise, so that a fast fade is no gap.
+ * 0.2 s before and after - a fall and a rise, so that a fast fade is no gap. Frames that are 1 in `masked` say nothing.
  */
-export function findGaps(track: FrameTrack, span: ToneSpan): Gap[] {
+export function findGaps(track: FrameTrack, span: ToneSpan, masked: Uint8Array): Gap[] {
   const { levelDb, clarity, f0Hz } = track.columns;
   const holds = (i: number) => {
     const before = levelDb[Math.max(span.first, i - AROUND_FRAMES)];
@@ -27,13 +29,28 @@ export function findGaps(track: FrameTrack, span: ToneSpan): Gap[] {
       levelDb[i] >= Math.min(before, after) - FALL_DB
     );
   };
+  /** A knock hides the tone for a moment and is loud itself; where the tone is gone the level falls. */
+  const isKnock = (first: number, last: number) => {
+    if (last - first >= KNOCK_FRAMES) return false;
+    const around = Math.min(
+      levelDb[Math.max(span.first, first - AROUND_FRAMES)],
+      levelDb[Math.min(span.last, last + AROUND_FRAMES)],
+    );
+    return levelDb.subarray(first, last + 1).every((db) => db > around - KNOCK_FALL_DB);
+  };
   const gaps: Gap[] = [];
-  let start = span.first;
+  let start: number | null = null;
+  let last = 0;
   for (let i = span.first; i <= span.last + 1; i++) {
-    if (i <= span.last && !holds(i)) continue;
-    if (i - start >= MIN_FRAMES)
-      gaps.push({ timeSeconds: start * FRAME_SECONDS, lengthSeconds: (i - start) * FRAME_SECONDS });
-    start = i + 1;
+    if (i <= span.last && masked[i] === 1) continue;
+    if (i <= span.last && !holds(i)) {
+      start ??= i;
+      last = i;
+      continue;
+    }
+    if (start !== null && last - start + 1 >= MIN_FRAMES && !isKnock(start, last))
+      gaps.push({ timeSeconds: start * FRAME_SECONDS, lengthSeconds: (last - start + 1) * FRAME_SECONDS });
+    start = null;
   }
   return gaps;
 }

@@ -8,5 +8,5 @@ export { findGaps, type Gap } from './gaps.ts';
 export { airOnsetSeconds, onsetSeconds, roomAirDb } from './onset.ts';
 export { MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
-export { dropOuts } from './dropOuts.ts';
+export { dropOuts, PITCH_REACH_SECONDS } from './dropOuts.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';

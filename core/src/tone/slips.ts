@@ -22,8 +22,17 @@ const CHANGE_FRAMES = 2;
 /** Another partial, a pitch that is none (its Hz below 0), or the right one: null. */
 type Stray = number | null;
 
-/** Slips within a tone, in order. `partial` is the one that should sound on the tube at `tubeHz`. */
-export function findSlips(track: FrameTrack, span: ToneSpan, tubeHz: number, partial: number): Slip[] {
+/**
+ * Slips within a tone, in order. `partial` is the one that should sound on the tube at `tubeHz`; frames that are 1 in
+ * `masked` say nothing.
+ */
+export function findSlips(
+  track: FrameTrack,
+  span: ToneSpan,
+  tubeHz: number,
+  partial: number,
+  masked: Uint8Array,
+): Slip[] {
   const { f0Hz } = track.columns;
   const strayAt = (i: number): Stray => {
     const hz = columnValue(f0Hz, i);
@@ -56,6 +65,7 @@ export function findSlips(track: FrameTrack, span: ToneSpan, tubeHz: number, par
     stray = null;
   };
   for (let i = span.first; i <= span.last; i++) {
+    if (masked[i] === 1) continue;
     const here = strayAt(i);
     if (here === stray) continue;
     close(i, here);

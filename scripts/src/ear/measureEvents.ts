@@ -128,9 +128,10 @@ export function measureHistories(room: Fault): HistoryFigures {
       if (airOnset === null) mute++;
       else responses.push(Math.abs(onset - airOnset - take.responseSeconds));
       if (measureRelease(track, span, 0)?.clean === take.clean) releases++;
+      const none = new Uint8Array(track.count);
       const found = [
-        ...findSlips(track, span, tubeHz, take.partial),
-        ...findGaps(track, span).map((gap) => ({ type: 'gap' as const, ...gap })),
+        ...findSlips(track, span, tubeHz, take.partial, none),
+        ...findGaps(track, span, none).map((gap) => ({ type: 'gap' as const, ...gap })),
       ];
       for (const type of types) {
         const sums = tally.get(type);
