@@ -47,7 +47,7 @@ ${measuredOn(chromiumVersion)}
 ${table}
 
 - **sampleToInkMs**: from the arrival of the sample in the middle of a frame in the audio thread to the end of the drawing
-  that inks the frame, on the audio clock. It holds half the longest analysis window (43 ms), the frames the pitch path waits
+  that inks the frame, on the audio clock. It holds half an analysis window (21 ms, 43 for low notes), the frames the pitch path waits
   for, the way through the worker, and the wait for the next of 30 drawings a second.
 - **drawing**: main-thread time of each animation callback that draws while a take of an airy stand-in plays, at 1280 x 800.
 
