@@ -21,6 +21,7 @@ const BEFORE_FRAMES = Math.round(0.2 / FRAME_SECONDS);
 const REFERENCE_FRAMES = Math.round(0.4 / FRAME_SECONDS);
 const SETTLED_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 const NEAR_DB = 4;
+const SAME_LEVEL_DB = 8;
 /** The room is heard within this time after the tone. */
 const ROOM_FRAMES = Math.round(1 / FRAME_SECONDS);
 const TAIL_FRAMES = Math.round(0.15 / FRAME_SECONDS);
@@ -39,7 +40,7 @@ export function measureRelease(
 ): Release | null {
   if (track.count - last < TAIL_FRAMES || last - first < BEFORE_FRAMES) return null;
   const { levelDb, f0Hz } = track.columns;
-  if (!isSilentAfter(f0Hz, last)) return null;
+  if (goesOn(track, last)) return null;
   const reach = Math.round((FALL_SECONDS + roomDecaySeconds) / FRAME_SECONDS);
   const begin = Math.max(first, last - END_FRAMES);
   const level = (from: number, to: number) => median(levelDb.subarray(from, to)) ?? 0;
@@ -72,7 +73,10 @@ export function measureRelease(
   };
 }
 
-/** Most of the first 80 ms after the tone have no pitch. */
-function isSilentAfter(f0Hz: Float32Array, last: number): boolean {
-  return f0Hz.subarray(last + 1, last + 9).filter(Number.isNaN).length >= 5;
+/** Another note follows at once: there is a pitch, as loud as this one was. A room ringing on is softer. */
+function goesOn({ columns: { f0Hz, levelDb } }: FrameTrack, last: number): boolean {
+  const pitched = f0Hz.subarray(last + 1, last + 9).filter((hz) => !Number.isNaN(hz)).length;
+  const after = median(levelDb.subarray(last + 4, last + 9)) ?? -Infinity;
+  const before = median(levelDb.subarray(last - SETTLED_FRAMES, last - 4)) ?? -Infinity;
+  return pitched >= 4 && after > before - SAME_LEVEL_DB;
 }
