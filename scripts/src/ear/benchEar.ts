@@ -1,7 +1,9 @@
 import { writePage, measuredOn } from '../report.ts';
 import { OURS, PITCHY } from './ears.ts';
 import { measureEars, type KindRow } from './measureEars.ts';
-import { EVENT_ROOMS, measureBreath, measureFreePlay, measureHistories } from './measureEvents.ts';
+import { measureBreath } from './measureBreath.ts';
+import { EVENT_ROOMS, measureHistories } from './measureEvents.ts';
+import { measureFreePlay } from './measureFreePlay.ts';
 import { measureLookAhead } from './lookAhead.ts';
 import { loadPeers } from './peers.ts';
 import { measureSpeed } from './speed.ts';
