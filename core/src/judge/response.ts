@@ -1,8 +1,6 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
-import { onsetSeconds, partialOf, type ToneSpan } from '../tone/index.ts';
+import { MIN_TONE_FRAMES, onsetSeconds, partialOf, type ToneSpan } from '../tone/index.ts';
 import type { PitchTarget } from './noteTrack.ts';
-
-const LEAST_FRAMES = Math.round(0.05 / FRAME_SECONDS);
 
 /**
  * responseMs: from the onset of the air to the onset of the tone on the right partial, which must stay for 50 ms. Null
@@ -19,7 +17,7 @@ export function responseMs(
   for (let i = span.first; i <= span.last; i++) {
     const hz = columnValue(track.columns.f0Hz, i);
     run = hz !== null && partialOf(hz, target.tubeHz) === target.partial ? run + 1 : 0;
-    if (run < LEAST_FRAMES) continue;
+    if (run < MIN_TONE_FRAMES) continue;
     const first = i - run + 1;
     const spoke = first === span.first ? onsetSeconds(track, first) : first * FRAME_SECONDS;
     return 1000 * (spoke - airSeconds);

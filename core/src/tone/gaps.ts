@@ -20,22 +20,19 @@ const KNOCK_FALL_DB = 2;
  */
 export function findGaps(track: FrameTrack, span: ToneSpan, masked: Uint8Array): Gap[] {
   const { levelDb, clarity, f0Hz } = track.columns;
-  const holds = (i: number) => {
-    const before = levelDb[Math.max(span.first, i - AROUND_FRAMES)];
-    const after = levelDb[Math.min(span.last, i + AROUND_FRAMES)];
-    return (
-      columnValue(f0Hz, i) !== null &&
-      clarity[i] >= MIN_TONE_CLARITY &&
-      levelDb[i] >= Math.min(before, after) - FALL_DB
-    );
-  };
-  /** A knock hides the tone for a moment and is loud itself; where the tone is gone the level falls. */
-  const isKnock = (first: number, last: number) => {
-    if (last - first >= KNOCK_FRAMES) return false;
-    const around = Math.min(
+  const quieterAround = (first: number, last: number) =>
+    Math.min(
       levelDb[Math.max(span.first, first - AROUND_FRAMES)],
       levelDb[Math.min(span.last, last + AROUND_FRAMES)],
     );
+  const holds = (i: number) =>
+    columnValue(f0Hz, i) !== null &&
+    clarity[i] >= MIN_TONE_CLARITY &&
+    levelDb[i] >= quieterAround(i, i) - FALL_DB;
+  /** A knock hides the tone for a moment and is loud itself; where the tone is gone the level falls. */
+  const isKnock = (first: number, last: number) => {
+    if (last - first >= KNOCK_FRAMES) return false;
+    const around = quieterAround(first, last);
     return levelDb.subarray(first, last + 1).every((db) => db > around - KNOCK_FALL_DB);
   };
   const gaps: Gap[] = [];

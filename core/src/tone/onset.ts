@@ -1,4 +1,5 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { powerFromDb } from '../signal/index.ts';
 import { median, percentile } from '../stats/index.ts';
 
 /** The tone's own level is read this long after its first frame; half its power is the onset. */
@@ -12,8 +13,6 @@ const LEAST_AIR_FRAMES = Math.round(0.03 / FRAME_SECONDS);
 const ROOM_PERCENT = 10;
 const LEAST_ROOM_FRAMES = 10;
 
-const power = (db: number) => 10 ** (db / 10);
-
 /**
  * toneOnset to less than a frame, in seconds: where the level, on its way from what was before to the level of 60 ms
  * later, passes half of that power. The first frame of the tone alone comes about 13 ms early, because half its window
@@ -21,8 +20,8 @@ const power = (db: number) => 10 ** (db / 10);
  */
 export function onsetSeconds(track: FrameTrack, first: number): number {
   const { levelDb } = track.columns;
-  const after = power(levelDb[Math.min(track.count - 1, first + SETTLED_FRAMES)]);
-  const before = power(levelDb[Math.max(0, first - BEFORE_FRAMES)]);
+  const after = powerFromDb(levelDb[Math.min(track.count - 1, first + SETTLED_FRAMES)]);
+  const before = powerFromDb(levelDb[Math.max(0, first - BEFORE_FRAMES)]);
   const half = (after + before) / 2;
   if (after <= 2 * before) return first * FRAME_SECONDS;
   const from = Math.max(1, first - SEARCH_FRAMES);
@@ -33,10 +32,10 @@ export function onsetSeconds(track: FrameTrack, first: number): number {
 /** Where, between `from` and `to`, a column of levels first reaches a power, between frames; null where never. */
 function crossingFrame(levels: Float32Array, from: number, to: number, wanted: number): number | null {
   for (let i = from + 1; i <= to; i++) {
-    const here = power(levels[i]);
+    const here = powerFromDb(levels[i]);
     if (here < wanted) continue;
     // No number where a pitch was heard: nothing of this came before.
-    const last = Number.isNaN(levels[i - 1]) ? 0 : power(levels[i - 1]);
+    const last = Number.isNaN(levels[i - 1]) ? 0 : powerFromDb(levels[i - 1]);
     return last >= wanted ? i : i - 1 + (wanted - last) / (here - last);
   }
   return null;
@@ -64,7 +63,7 @@ export function airOnsetSeconds(track: FrameTrack, first: number, room: number |
   if (first - start < LEAST_AIR_FRAMES || start === 0) return null;
   // Where it has half of its power: in a very quiet room the mere edge of the window would be 6 dB.
   const first60 = Array.from(airDb.subarray(start + 1, Math.min(first, start + 1 + SETTLED_FRAMES)));
-  const half = power(median(first60) ?? risen) / 2;
+  const half = powerFromDb(median(first60) ?? risen) / 2;
   const crossing = crossingFrame(airDb, start - 1, first, half);
   return (crossing ?? start) * FRAME_SECONDS;
 }

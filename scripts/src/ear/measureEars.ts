@@ -1,16 +1,11 @@
 import { pitchWindowSeconds } from '@inner-hum/core/hearing';
 import type { Ear } from './ears.ts';
 import { SILENCES, SOUND_KINDS, type SoundKind } from './kinds.ts';
-import { emptyScore, quantile, scoreSound, type Score } from './score.ts';
+import { emptyScore, pitchFigures, quantile, scoreSound, type PitchFigures, type Score } from './score.ts';
 
-export interface KindRow {
+export interface KindRow extends PitchFigures {
   kind: string;
   ear: string;
-  missedPercent: number;
-  grossPercent: number;
-  octavePercent: number;
-  medianCents: number;
-  p95Cents: number;
   /** Median and 95th percentile of the size of the error of the onset, and the share that was never heard. */
   onsetMs: { median: number; p95: number; missedPercent: number } | null;
   /** Median error that no unbiased estimator in our own window can better; null without noise. */
@@ -56,16 +51,11 @@ const makeSounds = (kind: SoundKind, sampleRateHz: number) =>
   kind.pitchesHz.map((hz, i) => kind.make(hz, sampleRateHz, 10 + i));
 
 function toRow(kind: string, ear: string, score: Score, bounds: readonly number[]): KindRow {
-  const percent = (count: number) => (100 * count) / score.frames;
   const onsets = score.onsetMs.filter((ms) => !Number.isNaN(ms));
   return {
     kind,
     ear,
-    missedPercent: percent(score.missed),
-    grossPercent: percent(score.gross),
-    octavePercent: percent(score.octave),
-    medianCents: quantile(score.fine, 0.5),
-    p95Cents: quantile(score.fine, 0.95),
+    ...pitchFigures(score),
     onsetMs:
       score.onsetMs.length === 0
         ? null

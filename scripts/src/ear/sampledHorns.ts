@@ -4,7 +4,7 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { HOP_SECONDS, quantile } from './score.ts';
+import { emptyScore, HOP_SECONDS, pitchFigures, scoreFrame, type PitchFigures } from './score.ts';
 import type { Ear } from './ears.ts';
 import { all, clicks, hiss, hum, reverberation, type Fault } from './room.ts';
 import type { ExactSound } from './tone.ts';
@@ -131,15 +131,10 @@ const ROOMS: readonly { name: string; fault: Fault }[] = [
   { name: 'reverberation, clicks, hiss', fault: all(reverberation(6), clicks(-25), hiss(-55)) },
 ];
 
-export interface SampledRow {
+/** Cents where the pitch is calm. */
+export interface SampledRow extends PitchFigures {
   room: string;
   ear: string;
-  missedPercent: number;
-  grossPercent: number;
-  octavePercent: number;
-  /** Where the pitch is calm. */
-  medianCents: number;
-  p95Cents: number;
 }
 
 /** How near every ear comes to the fit of the clean sound: agreement, for nobody knows the truth. */
@@ -150,36 +145,12 @@ export function measureSampled(ears: readonly Ear[], notes: readonly FittedNote[
       samples: fault({ samples, sampleRateHz: SAMPLED_RATE_HZ } as ExactSound).samples,
     }));
     return ears.map((ear) => {
-      const cents: number[] = [];
-      const calmCents: number[] = [];
-      let missed = 0;
-      let frames = 0;
+      const score = emptyScore();
       for (const { samples, fits } of heardIn) {
         const pitchAt = ear.listen(samples, SAMPLED_RATE_HZ);
-        for (const { frame, f0Hz, calm } of fits) {
-          frames++;
-          const heard = pitchAt(frame);
-          if (heard === null) missed++;
-          else {
-            const error = Math.abs(1200 * Math.log2(heard / f0Hz));
-            cents.push(error);
-            if (calm && error <= 50) calmCents.push(error);
-          }
-        }
+        for (const { frame, f0Hz, calm } of fits) scoreFrame(score, pitchAt(frame), f0Hz, calm);
       }
-      const gross = cents.filter((value) => value > 50);
-      const octaves = gross.filter(
-        (value) => value > 1150 && Math.abs(value - 1200 * Math.round(value / 1200)) < 50,
-      );
-      return {
-        room: name,
-        ear: ear.name,
-        missedPercent: (100 * missed) / frames,
-        grossPercent: (100 * gross.length) / frames,
-        octavePercent: (100 * octaves.length) / frames,
-        medianCents: quantile(calmCents, 0.5),
-        p95Cents: quantile(calmCents, 0.95),
-      };
+      return { room: name, ear: ear.name, ...pitchFigures(score) };
     });
   });
 }
