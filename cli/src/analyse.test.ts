@@ -3,7 +3,10 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { DEFAULT_SCALE, familyById } from '@inner-hum/core/exercise';
 import { encodeWav } from '@inner-hum/core/formats';
+import { hornById } from '@inner-hum/core/horn';
+import { playExercise, STEADY_HAND } from '@inner-hum/core/standin';
 import { readOptions } from './options.ts';
 import type { FileAnalysis } from './analyseFile.ts';
 
@@ -63,7 +66,7 @@ describe('the readable summary', () => {
       'empty.wav: The file is empty.',
       expect.stringMatching(/^nan\.wav: The WAV file holds a sample that is no number/),
       'absent.wav: There is no such file.',
-      '.: This is a folder, not a WAV file.',
+      '.: This is a folder, not a file.',
     ]);
   });
 
@@ -77,6 +80,10 @@ describe('the readable summary', () => {
       ['x', '--note', 'H3'],
       ['x', '--csv', '--json'],
       ['x', '--tsv'],
+      ['x', '--first-beat', '2'],
+      ['x', '--exercise', 'e.json', '--scale', '-16,-46'],
+      ['x', '--exercise', 'e.json', '--first-beat', 'two'],
+      ['x', '--exercise', 'e.json', '--note', 'Bb3'],
       [],
     ];
     for (const args of refused) expect(readOptions(args)).toEqual(expect.any(String));
@@ -141,4 +148,42 @@ it('writes one CSV table over all files', async () => {
   expect(said).toHaveLength(1 + 2 * 51);
   expect(said[26]).toMatch(/^a\.wav,0\.25,(440|439\.99\d*|440\.00\d*),/);
   expect(said[80]).toMatch(/^"b, c\.wav",0\.28,/);
+});
+
+it('judges a recording item by item against an exercise, and names the place of what is wrong in one', async () => {
+  const family = familyById('breakDrill');
+  if (!family) throw new Error('no such family');
+  const exercise = family.build({ hornId: 'alto', ...family.usual(hornById('alto')), tempoBpm: 120 });
+  writeFileSync(join(folder, 'break.json'), JSON.stringify(exercise));
+  // Of the nine notes of its four phrases the fifth, the D5 after F5 and E5, is missed.
+  const played = playExercise({
+    exercise,
+    hornId: 'alto',
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: STEADY_HAND,
+    faults: [{ item: 4, kind: 'missed' }],
+    sampleRateHz: 24000,
+    seed: 3,
+    leadSeconds: 2,
+    tailSeconds: 0.5,
+  });
+  writeFileSync(join(folder, 'break.wav'), await encodeWav({ sampleRateHz: 24000, samples: played.samples }));
+  const args = ['break.wav', '--horn', 'alto', '--exercise', 'break.json', '--first-beat', '2.0'];
+  const { said, complained } = analyse(...args, '--scale', '-46,-16', '--json');
+  expect(complained).toEqual([]);
+  const [{ items = [], measures, verdict }] = json(said);
+  const notes = items.filter((item) => item.kind === 'note');
+  expect(notes.map(({ status }) => status === 'played')).toEqual(notes.map(({ item }) => item !== 4));
+  expect(notes).toHaveLength(9);
+  expect(verdict).toMatchObject({ findings: [{ kind: 'missed' }], of: [4] });
+  expect(measures).toMatchObject({ holdCause: 'completed' });
+  expect(analyse(...args).said.filter((line) => line.includes('item 5'))).toEqual([
+    '  item 5, note D5, missed',
+  ]);
+
+  writeFileSync(join(folder, 'bad.json'), JSON.stringify({ ...exercise, tempoBpm: 7 }));
+  const bad = analyse('break.wav', '--exercise', 'bad.json', '--json');
+  expect([bad.status, bad.said]).toEqual([2, []]);
+  expect(bad.complained[0]).toMatch(/^bad\.json: .*tempoBpm/);
 });

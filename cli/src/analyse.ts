@@ -1,7 +1,8 @@
 import { resolve } from 'node:path';
 import { CoreError } from '@inner-hum/core/signal';
 import { framesToCsv } from '@inner-hum/core/formats';
-import { analyseFile, type FileAnalysis } from './analyseFile.ts';
+import type { Exercise } from '@inner-hum/core/exercise';
+import { analyseFile, readExercise, type FileAnalysis } from './analyseFile.ts';
 import { readOptions, USAGE, type Options } from './options.ts';
 import { summarise } from './summary.ts';
 
@@ -25,17 +26,24 @@ function complaint(error: unknown): string {
   if (error instanceof CoreError) return error.message;
   const code = (error as NodeJS.ErrnoException).code;
   if (code === 'ENOENT') return 'There is no such file.';
-  if (code === 'EISDIR') return 'This is a folder, not a WAV file.';
+  if (code === 'EISDIR') return 'This is a folder, not a file.';
   if (code === 'EACCES') return 'The file may not be read: check its permissions.';
   return `The file cannot be read: ${error instanceof Error ? error.message : String(error)}`;
 }
 
 function analyseAll(options: Options) {
   let isFirst = true;
+  let exercise: Exercise | null = null;
+  try {
+    exercise = options.exercise && readExercise(resolve(typedIn, options.exercise.file));
+  } catch (error) {
+    console.error(`${options.exercise?.file}: ${complaint(error)}`);
+    process.exitCode = 2;
+    return;
+  }
   for (const file of options.files) {
     try {
-      const { context, expect } = options;
-      const text = written(analyseFile(file, resolve(typedIn, file), context, expect), options, isFirst);
+      const text = written(analyseFile(file, resolve(typedIn, file), options, exercise), options, isFirst);
       process.stdout.write(text);
       isFirst = false;
     } catch (error) {

@@ -1,8 +1,8 @@
 import { nameNote } from '@inner-hum/core/horn';
-import type { RecordedNote, RecordingContext } from '@inner-hum/core/judge';
+import type { ItemAnalysis, RecordedNote, RecordingContext } from '@inner-hum/core/judge';
 import type { FileAnalysis } from './analyseFile.ts';
 
-function noteName(note: RecordedNote): string {
+function noteName(note: Pick<RecordedNote, 'writtenMidi'>): string {
   const { stem, accidental, octave } = nameNote(note.writtenMidi, 'letters');
   return `${stem}${accidental === 'sharp' ? '#' : accidental === 'flat' ? 'b' : ''}${octave}`;
 }
@@ -30,7 +30,7 @@ function noteLine(note: RecordedNote): string {
 
 /** A file in words: a line for it, one for each note, one for each thing that went wrong. */
 export function summarise(
-  { file, sampleRateHz, frames, notes, events }: FileAnalysis,
+  { file, sampleRateHz, frames, notes, events, items }: FileAnalysis,
   context: RecordingContext,
 ): string {
   const seconds = ((frames.length - 1) / 100).toFixed(2);
@@ -51,5 +51,22 @@ export function summarise(
       lines.push(`${at}: the end sagged by ${event.sagCents.toFixed(0)} cents`);
     if (event.type === 'gap') lines.push(`${at}: gap of ${event.lengthSeconds.toFixed(2)} s`);
   }
+  if (items) lines.push(...items.flatMap((item) => itemLine(item) ?? []));
   return lines.join('\n');
+}
+
+/** What became of an item, with the figures of how it came in and followed the one before. */
+function itemLine(item: ItemAnalysis): string | null {
+  if (item.verdict === null) return null;
+  const figure = (value: number | null | undefined, unit: string, name: string) =>
+    value === null || value === undefined ? [] : [`${name} ${value.toFixed(0)} ${unit}`];
+  const m = item.kind === 'note' ? item.measures : null;
+  const parts = [
+    `  item ${item.item + 1}, ${item.kind}${'writtenMidi' in item ? ` ${noteName(item)}` : ''}`,
+    item.verdict.findings.map(({ kind }) => kind).join(' and '),
+    ...figure(m?.onsetOffsetMs, 'ms', 'off the beat by'),
+    ...figure(m?.slurMs, 'ms', 'slurred in'),
+    ...figure(m?.holdSeconds, 's', 'held'),
+  ];
+  return parts.join(', ');
 }

@@ -8,7 +8,7 @@ import { startI18n } from './app/i18n.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
 import { createSessionController, troubleCame } from './session/index.ts';
-import { openStorage, purgeDeleted, storeTake, unfinishedTakes } from './storage/index.ts';
+import { openStorage, purgeDeleted, storeRound, storeTake, unfinishedTakes } from './storage/index.ts';
 import { startSessionWorker } from './workers/index.ts';
 
 const storageKind = await openStorage(databaseName);
@@ -39,6 +39,7 @@ const session = createSessionController({
   client,
   dispatch: store.dispatch,
   finishTakes,
+  storeRound,
   async onUnsaved(take) {
     // Where nothing can be kept, the take is at least there until the page is closed.
     if (storageKind === 'memory') await storeTake(take);

@@ -7,24 +7,98 @@ export interface DynamicPoint {
   mark: DynamicMark;
 }
 
+/** What an item may be judged by. */
+export const JUDGED = ['pitch', 'dynamics', 'beat', 'start', 'hold', 'slur', 'line', 'silence'] as const;
+export type Judged = (typeof JUDGED)[number];
+
+export const ATTACKS = ['any', 'tongued', 'breath', 'slurred'] as const;
+/** How a note begins; `slurred`: out of the note before it, without a hole. */
+export type Attack = (typeof ATTACKS)[number];
+
 export interface NoteItem {
   kind: 'note';
   writtenMidi: WrittenMidi;
+  /** The written note whose regular fingering is held; null where it is that of the note itself. */
+  fingered: WrittenMidi | null;
   lengthBeats: number;
+  /** Held as long as it stays good: `lengthBeats` is then the most that is asked for. */
+  open: boolean;
   /** First point at beat 0, last at `lengthBeats`, beats rising. */
   dynamics: DynamicPoint[];
+  attack: Attack;
+  /** Null: whatever can be judged of such a note. */
+  judged: Judged[] | null;
 }
 
-export type ExerciseItem = NoteItem;
+export interface RestItem {
+  kind: 'rest';
+  lengthBeats: number;
+  /** `none`: the air is held, a breath in the gap is a fault. */
+  breath: 'free' | 'none';
+}
 
-/** `playToStart`: beat 0 is the first tone heard. `countIn`: one bar is counted, beat 0 follows it. */
+/** Air through a fingering without a tone. */
+export interface AirItem {
+  kind: 'air';
+  writtenMidi: WrittenMidi;
+  lengthBeats: number;
+}
+
+/** The player hums or sings the note, in any octave. */
+export interface HumItem {
+  kind: 'hum';
+  writtenMidi: WrittenMidi;
+  lengthBeats: number;
+}
+
+/** The app sounds the note and the player listens. */
+export interface HearItem {
+  kind: 'hear';
+  writtenMidi: WrittenMidi;
+  lengthBeats: number;
+}
+
+/** Whatever one likes: recorded, not judged. */
+export interface FreeItem {
+  kind: 'free';
+  lengthBeats: number;
+}
+
+export type ExerciseItem = NoteItem | RestItem | AirItem | HumItem | HearItem | FreeItem;
+
+/** What is played in one go and becomes one take. */
+export interface Phrase {
+  items: ExerciseItem[];
+  /** `one`: all of it in one breath. */
+  breath: 'one' | 'free';
+  repeats: number;
+}
+
+/** `playToStart`: the first note of a phrase is the beat. `countIn`: one bar is counted, beat 0 follows it. */
 export type StartMode = 'playToStart' | 'countIn';
 
-/** Version 1 of the language: a row of items in one tempo. */
+export const ORDERS = ['asWritten', 'upward', 'downward', 'middleOutward'] as const;
+/** Path of the phrases by their lowest note. */
+export type PhraseOrder = (typeof ORDERS)[number];
+
+/** Between two phrases: as long as was played, or so many beats. */
+export type RestRule = { kind: 'asPlayed' } | { kind: 'beats'; beats: number };
+
+/** Version 2 of the language: phrases of items in one tempo. */
 export interface Exercise {
-  version: 1;
+  version: 2;
+  /** Name of the built-in family, or null for an own exercise. */
+  family: string | null;
   tempoBpm: number;
+  /** Where the exercise still makes sense: slowest and fastest. Null: any tempo. */
+  tempoRangeBpm: [number, number] | null;
   beatsPerBar: number;
   start: StartMode;
-  items: ExerciseItem[];
+  order: PhraseOrder;
+  rest: RestRule;
+  /** When a phrase breaks: stop at once, or play it to its end. */
+  onFault: 'stop' | 'finish';
+  /** Overtones as the tube gives them, or in equal temperament. */
+  overtones: 'pure' | 'tempered';
+  phrases: Phrase[];
 }

@@ -42,12 +42,14 @@ function dynamicsOf({ shape, beats, soft = 'pp', loud = 'ff' }: SwellRequest): D
 /** The single swell: one note, one breath, one hairpin. Throws `exercise-invalid`. */
 export function buildSwell(request: SwellRequest): Exercise {
   const { note, beats, tempoBpm, start } = request;
+  const item = { kind: 'note', writtenMidi: note, lengthBeats: beats, dynamics: dynamicsOf(request) };
   return parseExercise({
-    version: 1,
+    version: 2,
+    family: 'swell',
     tempoBpm,
     beatsPerBar: 4,
     start,
-    items: [{ kind: 'note', writtenMidi: note, lengthBeats: beats, dynamics: dynamicsOf(request) }],
+    phrases: [{ items: [item], breath: 'one' }],
   });
 }
 

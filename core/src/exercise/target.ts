@@ -1,13 +1,9 @@
 import { markFraction } from './dynamics.ts';
 import type { Exercise, NoteItem } from './exercise.ts';
+import type { TimedItem } from './score.ts';
 
 export function secondsPerBeat({ tempoBpm }: Pick<Exercise, 'tempoBpm'>): number {
   return 60 / tempoBpm;
-}
-
-/** Length of the whole exercise in beats. */
-export function lengthBeats({ items }: Exercise): number {
-  return items.reduce((sum, item) => sum + item.lengthBeats, 0);
 }
 
 /**
@@ -23,10 +19,15 @@ export function targetFraction({ dynamics }: Pick<NoteItem, 'dynamics'>, beat: n
   return markFraction(from.mark) + share * (markFraction(to.mark) - markFraction(from.mark));
 }
 
-/** Written loudness of a one-note exercise by seconds since beat 0; null before it begins and after it has ended. */
-export function wantedAtSeconds(exercise: Exercise, seconds: number): number | null {
-  const beat = seconds / secondsPerBeat(exercise);
-  return beat < 0 || beat > lengthBeats(exercise) ? null : targetFraction(exercise.items[0], beat);
+/** The item that is written at a beat, the later one where two meet; null before, between and after. */
+export function itemAtBeat(score: readonly TimedItem[], beat: number): TimedItem | null {
+  return score.findLast(({ startBeat, endBeat }) => beat >= startBeat && beat <= endBeat) ?? null;
+}
+
+/** Written loudness of a score at a beat; null where no note is written. */
+export function wantedAtBeat(score: readonly TimedItem[], beat: number): number | null {
+  const at = itemAtBeat(score, beat);
+  return at?.item.kind === 'note' ? targetFraction(at.item, beat - at.startBeat) : null;
 }
 
 /** Beat of the loudest inner point, where growing turns to fading; null where the note only grows, fades or stays. */

@@ -1,46 +1,152 @@
 import * as yup from 'yup';
 import { CoreError } from '../signal/index.ts';
 import { DYNAMIC_MARKS } from './dynamics.ts';
-import type { Exercise } from './exercise.ts';
+import { ATTACKS, JUDGED, ORDERS, type DynamicPoint, type Exercise, type NoteItem } from './exercise.ts';
+import { upgradeExercise } from './upgrade.ts';
 
-const pointSchema = yup.object({
-  beat: yup.number().required().min(0).max(64),
-  mark: yup.string().oneOf(DYNAMIC_MARKS).required(),
-});
+const MOST_BEATS = 64;
+const MOST_ITEMS = 200;
+/** A whole round through every note and octave has about this many. */
+const MOST_PHRASES = 120;
 
-const noteSchema = yup.object({
-  kind: yup.string().oneOf(['note']).required(),
-  writtenMidi: yup.number().required().integer().min(40).max(110),
-  lengthBeats: yup.number().required().min(1).max(64),
-  dynamics: yup
-    .array(pointSchema)
-    .required()
-    .min(2)
-    .max(16)
-    .test('rising', '${path} must begin at beat 0, rise, and end with the note', (points, { parent }) => {
-      const { lengthBeats } = parent as { lengthBeats?: number };
-      const beats = (points ?? []).map(({ beat }) => beat);
-      return (
-        beats[0] === 0 &&
-        beats.at(-1) === lengthBeats &&
-        beats.every((beat, i) => i === 0 || beat > beats[i - 1])
-      );
-    }),
-});
+const midi = yup.number().integer().min(40).max(110);
+const lengthBeats = yup.number().required().min(0.25).max(MOST_BEATS);
 
-/** The door for exercises from files, URLs and storage. Messages name the place (`items[0].lengthBeats`). */
-export const exerciseSchema = yup.object({
-  version: yup.number().oneOf([1]).required(),
-  tempoBpm: yup.number().required().min(20).max(300),
-  beatsPerBar: yup.number().required().integer().min(1).max(12),
-  start: yup.string().oneOf(['playToStart', 'countIn']).required(),
-  items: yup.array(noteSchema).required().min(1).max(200),
-});
+const pointSchema = yup
+  .object({
+    beat: yup.number().required().min(0).max(MOST_BEATS),
+    mark: yup.string().oneOf(DYNAMIC_MARKS).required(),
+  })
+  .noUnknown();
 
-/** Checks a value from outside and returns it as an exercise. Throws `exercise-invalid` naming the place. */
+const dynamicsSchema = yup
+  .array(pointSchema)
+  .min(2)
+  .max(16)
+  .test('span', '${path} must rise from beat 0 to the length of the note', (points, { parent }) => {
+    if (points === undefined) return true;
+    const beats = points.map(({ beat }) => beat);
+    return (
+      beats[0] === 0 &&
+      beats.at(-1) === (parent as NoteItem).lengthBeats &&
+      beats.every((beat, i) => i === 0 || beat > beats[i - 1])
+    );
+  });
+
+const kindIs = (kind: string) => yup.string().oneOf([kind]).required();
+const pitched = (kind: string) =>
+  yup.object({ kind: kindIs(kind), writtenMidi: midi.required(), lengthBeats }).noUnknown();
+
+const ITEMS = {
+  note: yup
+    .object({
+      kind: kindIs('note'),
+      writtenMidi: midi.required(),
+      fingered: midi.nullable().default(null),
+      lengthBeats,
+      open: yup.boolean().default(false),
+      dynamics: dynamicsSchema,
+      attack: yup.string().oneOf(ATTACKS).default('any'),
+      judged: yup.array(yup.string().oneOf(JUDGED).required()).nullable().default(null),
+    })
+    .noUnknown(),
+  rest: yup
+    .object({
+      kind: kindIs('rest'),
+      lengthBeats,
+      breath: yup.string().oneOf(['free', 'none']).default('free'),
+    })
+    .noUnknown(),
+  air: pitched('air'),
+  hum: pitched('hum'),
+  hear: pitched('hear'),
+  free: yup.object({ kind: kindIs('free'), lengthBeats }).noUnknown(),
+} as const;
+
+const isKind = (kind: unknown): kind is keyof typeof ITEMS => typeof kind === 'string' && kind in ITEMS;
+const unknownItem = yup.object({ kind: yup.string().oneOf(Object.keys(ITEMS)).required() });
+
+const phraseSchema = yup
+  .object({
+    items: yup
+      .array(
+        yup.lazy((item: { kind?: unknown } | null): yup.Schema =>
+          isKind(item?.kind) ? ITEMS[item.kind] : unknownItem,
+        ),
+      )
+      .required()
+      .min(1)
+      .max(MOST_ITEMS)
+      .test('sounds', '${path} must hold something to play', (items) =>
+        (items as { kind: string }[] | undefined)?.some(({ kind }) => kind !== 'rest' && kind !== 'hear'),
+      ),
+    breath: yup.string().oneOf(['one', 'free']).default('free'),
+    repeats: yup.number().integer().min(1).max(20).default(1),
+  })
+  .noUnknown();
+
+const tempo = yup.number().min(20).max(300);
+const restSchema = yup.lazy((rest: { kind?: unknown } | undefined): yup.Schema =>
+  rest?.kind === 'beats'
+    ? yup.object({ kind: kindIs('beats'), beats: yup.number().required().min(0).max(MOST_BEATS) }).noUnknown()
+    : yup.object({ kind: yup.string().oneOf(['asPlayed', 'beats']).required() }).noUnknown(),
+);
+
+/** The door for exercises from files, addresses and storage. Messages name the place (`phrases[0].items[1].lengthBeats`). */
+const exerciseSchema = yup
+  .object({
+    version: yup.number().oneOf([2]).required(),
+    family: yup.string().max(40).nullable().default(null),
+    tempoBpm: tempo.required(),
+    tempoRangeBpm: yup
+      .array(tempo.required())
+      .length(2)
+      .nullable()
+      .default(null)
+      .test(
+        'range',
+        '${path} must hold the slowest and the fastest tempo, with tempoBpm between',
+        (range, { parent }) => {
+          const { tempoBpm } = parent as { tempoBpm: number };
+          return !range || (range[0] <= tempoBpm && tempoBpm <= range[1]);
+        },
+      ),
+    beatsPerBar: yup.number().required().integer().min(1).max(12),
+    start: yup.string().oneOf(['playToStart', 'countIn']).required(),
+    order: yup.string().oneOf(ORDERS).default('asWritten'),
+    rest: restSchema,
+    onFault: yup.string().oneOf(['stop', 'finish']).default('finish'),
+    overtones: yup.string().oneOf(['pure', 'tempered']).default('tempered'),
+    phrases: yup.array(phraseSchema).required().min(1).max(MOST_PHRASES),
+  })
+  .noUnknown();
+
+const REST = { kind: 'asPlayed' };
+
+/** One level throughout, where nothing is written. */
+const evenly = (lengthBeats: number): DynamicPoint[] => [
+  { beat: 0, mark: 'mf' },
+  { beat: lengthBeats, mark: 'mf' },
+];
+
+/** A rest of its own is the only thing the schema cannot fill in by itself. */
+const withRest = (value: unknown) =>
+  typeof value === 'object' && value !== null ? { rest: REST, ...value } : value;
+
+/**
+ * Checks a value from outside and returns it as an exercise, complete: what may be left out is filled in, version 1
+ * is brought up to date. Throws `exercise-invalid` naming the place.
+ */
 export function parseExercise(value: unknown): Exercise {
   try {
-    return exerciseSchema.validateSync(value, { strict: true }) as Exercise;
+    const current = withRest(upgradeExercise(value));
+    exerciseSchema.validateSync(current, { strict: true });
+    const exercise = exerciseSchema.cast(current) as unknown as Exercise;
+    for (const { items } of exercise.phrases)
+      for (const item of items)
+        if (item.kind === 'note' && (item.dynamics as DynamicPoint[] | undefined) === undefined)
+          item.dynamics = evenly(item.lengthBeats);
+    return exercise;
   } catch (error) {
     throw new CoreError('exercise-invalid', error instanceof Error ? error.message : String(error));
   }

@@ -1,9 +1,12 @@
 import { expect, it } from 'vitest';
 import {
+  centsBetween,
+  droneHz,
   frequencyHz,
   hornById,
   nameNote,
   nearestMidi,
+  pitchTarget,
   readNote,
   regularTube,
   soundingMidi,
@@ -50,4 +53,31 @@ it('reads what it names, and refuses what is no note', () => {
     expect(readNote(`${stem}${{ sharp: '#', flat: 'b', '': '' }[accidental]}${octave}`)).toBe(midi);
   }
   expect(['h3', 'C', 'c##4', '', 'Bb33'].map(readNote)).toEqual([null, null, null, null, null]);
+});
+
+it('tunes a drone like a piano, or so that the played note makes a pure interval with it', () => {
+  const cents = (drone: number, played: number, tuning: 'tempered' | 'pure') =>
+    1200 *
+    Math.log2(
+      droneHz(writtenMidi(drone), writtenMidi(played), tuning, 'alto', 440) /
+        frequencyHz(toSounding(writtenMidi(drone), hornById('alto')), 440),
+    );
+  expect(cents(60, 67, 'tempered')).toBe(0);
+  // Fifth 701.955, major third 386.314, major seventh 1088.269 cents: a drone under them lies that much higher or lower.
+  expect(cents(60, 67, 'pure')).toBeCloseTo(-1.955, 3);
+  expect(cents(60, 64, 'pure')).toBeCloseTo(13.686, 3);
+  expect(cents(60, 71, 'pure')).toBeCloseTo(11.731, 3);
+  // A fourth below: 3/2 of the octave under it.
+  expect(cents(60, 55, 'pure')).toBeCloseTo(-1.955, 3);
+  expect(cents(60, 72, 'pure')).toBeCloseTo(0, 9);
+});
+
+it('knows what should sound where another note is fingered', () => {
+  // Written F5 fingered as Bb3 is the third partial of its tube: tempered 2 cents under pure.
+  const fingered = { writtenMidi: writtenMidi(77), fingered: writtenMidi(58) };
+  const tempered = pitchTarget(fingered, 'alto', 440);
+  const pure = pitchTarget(fingered, 'alto', 440, 'pure');
+  expect([tempered.partial, pure.partial]).toEqual([3, 3]);
+  expect(centsBetween(pure.targetHz, tempered.targetHz)).toBeCloseTo(1.955, 3);
+  expect(pitchTarget({ writtenMidi: writtenMidi(77) }, 'alto', 440).partial).toBe(2);
 });

@@ -7,3 +7,6 @@ export { toSounding, toWritten } from './horns.ts';
 export { regularTube, type TubeFingering } from './tubes.ts';
 export { readNote } from './readNote.ts';
 export { nameNote, type NoteNaming, type NoteName } from './noteNames.ts';
+export { pitchTarget, type FingeredNote, type PitchTarget } from './pitchTarget.ts';
+export { registerOf, type Register } from './register.ts';
+export { droneHz } from './drone.ts';

@@ -1,14 +1,21 @@
 import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
-import { hornById, nearestMidi, toWritten, type HornId, type WrittenMidi } from '../horn/index.ts';
+import {
+  hornById,
+  nearestMidi,
+  pitchTarget,
+  toWritten,
+  type HornId,
+  type WrittenMidi,
+} from '../horn/index.ts';
 import { median } from '../stats/index.ts';
 import { dropOuts, findNotes, findToneSpan, partialsOf, roomAirDb } from '../tone/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
-import { pitchTarget } from './analyseTake.ts';
 import type { NoteMeasures, NoteStart } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes, readNote } from './noteTrack.ts';
 import { responseMs } from './response.ts';
 import { readHistory, type TakeEvent } from './takeEvent.ts';
+import { NO_SLOPES } from './wholeTake.ts';
 
 export interface RecordingContext {
   hornId: HornId;
@@ -44,20 +51,6 @@ export interface RecordingAnalysis {
   /** Partial of the fingered tube a frame; null where the fingering is unknown or nothing fits. */
   partials: (number | null)[];
 }
-
-/** Slopes and ends across several notes would tell of the notes, not of the playing. */
-const NO_SLOPES = {
-  driftCentsPerSecond: null,
-  softEndCents: null,
-  loudEndCents: null,
-  bendWithLevel: null,
-  bendWithLevelR2: null,
-  levelDriftDbPerSecond: null,
-  colourShift: null,
-  vibratoHz: null,
-  vibratoCents: null,
-  vibratoRegularity: null,
-} satisfies Partial<NoteMeasures>;
 
 /** Reads a recording of which no exercise is known. `foreign` spans are not measured. Empty where no tone is heard. */
 export function analyseRecording(

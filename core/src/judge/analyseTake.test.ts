@@ -3,6 +3,8 @@ import {
   buildSwell,
   DEFAULT_SCALE,
   levelAtFraction,
+  notesOf,
+  scoreOf,
   targetFraction,
   type SwellShape,
 } from '../exercise/index.ts';
@@ -106,7 +108,8 @@ describe('a swell judged against what the stand-in really did', () => {
     expect(measures.peakOffsetBeats).toBeLessThan(0.6);
     expect(measures.wrongWayPercent).toBe(0);
     // The same line with its turn at 4.5, against the written one, over the steady part.
-    const level = (beat: number) => levelAtFraction(targetFraction(exercise.items[0], beat), DEFAULT_SCALE);
+    const level = (beat: number) =>
+      levelAtFraction(targetFraction(notesOf(scoreOf(exercise))[0].item, beat), DEFAULT_SCALE);
     const beats = Array.from({ length: 771 }, (_, i) => 0.15 + i / 100);
     const distance = beats.map((b) => level(b < 4.5 ? (b * 4) / 4.5 : 4 + ((b - 4.5) * 4) / 3.5) - level(b));
     const mean = distance.reduce((sum, d) => sum + d, 0) / distance.length;

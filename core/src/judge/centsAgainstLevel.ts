@@ -1,7 +1,9 @@
 import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
 import { theilSen } from '../stats/index.ts';
 import { dropOuts, findToneSpan } from '../tone/index.ts';
-import { pitchTarget, type TakeContext } from './analyseTake.ts';
+import { onlyNote } from '../exercise/index.ts';
+import { pitchTarget } from '../horn/index.ts';
+import type { TakeContext } from './takeContext.ts';
 import { readNote } from './noteTrack.ts';
 
 export interface CentsAgainstLevel {
@@ -11,15 +13,16 @@ export interface CentsAgainstLevel {
   line: { slope: number; intercept: number } | null;
 }
 
-/** Pitch against loudness of a take, frame by frame. Empty where no tone was heard. */
+/** Pitch against loudness of a take, frame by frame. Empty where no tone was heard, and for takes of several notes. */
 export function centsAgainstLevel(
   track: FrameTrack,
   context: TakeContext,
   foreign: readonly ForeignSpan[],
 ): CentsAgainstLevel {
-  const span = findToneSpan(track, context.roomFloorDb);
-  if (span === null) return { points: [], line: null };
-  const target = pitchTarget(context.exercise.items[0], context.hornId, context.a4Hz);
+  const note = onlyNote(context.exercise);
+  const span = note && findToneSpan(track, context.roomFloorDb);
+  if (note === null || span === null) return { points: [], line: null };
+  const target = pitchTarget(note, context.hornId, context.a4Hz);
   const { cents, levelDb } = readNote(track, span, target, dropOuts(track.count, foreign));
   const points = Array.from(cents, (value, i) => ({ cents: value, levelDb: levelDb[i] })).filter(
     (point) => !Number.isNaN(point.cents) && !Number.isNaN(point.levelDb),

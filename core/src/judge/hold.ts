@@ -2,8 +2,7 @@ import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { median, smoothInto } from '../stats/index.ts';
 import { partialOf, type Gap, type Slip, type ToneSpan } from '../tone/index.ts';
 import { columnValue } from '../hearing/index.ts';
-import { centsBetween } from '../horn/index.ts';
-import type { PitchTarget } from './noteTrack.ts';
+import { centsBetween, type PitchTarget } from '../horn/index.ts';
 
 /** Why the good tone ended; `completed`: nothing failed before the tone stopped. */
 export type HoldCause = 'completed' | 'pitch' | 'level' | 'breath' | 'partial' | 'gap';

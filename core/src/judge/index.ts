@@ -1,6 +1,10 @@
 // Judgement: frames and an exercise in, the figures of a take and its verdict out. One measure a file, each a
 // pure function. Words belong to the interface; a verdict here is a finding with its figures.
-export { analyseTake, pitchTarget, type TakeAnalysis, type TakeContext } from './analyseTake.ts';
+export { analyseTake, type TakeAnalysis } from './analyseTake.ts';
+export { fingeredPartials } from './fingeredPartials.ts';
+export { firstFault } from './firstFault.ts';
+export type { TakeContext } from './takeContext.ts';
+export type { ItemAnalysis, NoteAnalysis } from './itemAnalysis.ts';
 export {
   analyseRecording,
   type RecordingAnalysis,
@@ -9,8 +13,12 @@ export {
 } from './analyseRecording.ts';
 export { centsAgainstLevel, type CentsAgainstLevel } from './centsAgainstLevel.ts';
 export type { TakeEvent } from './takeEvent.ts';
-export type { NoteMeasures, SwellMeasures } from './measures.ts';
+export type { ItemMeasures, NoteMeasures, SwellMeasures } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';
-export type { Verdict, Finding, Advice } from './verdict.ts';
+export type { Advice, Finding } from './finding.ts';
+export type { Verdict } from './verdict.ts';
+export type { WholeVerdict } from './wholeTake.ts';
 export { learnScale, type TakeLoudness } from './learnScale.ts';
 export { measureSteadyTone, type SteadyTone } from './calibration.ts';
+export { calledEnds, measuredSide, type Call, type CalledEnd, type CalledSide } from './call.ts';
+export { judgeRound, type RoundVerdict } from './roundVerdict.ts';

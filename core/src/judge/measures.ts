@@ -49,3 +49,29 @@ export interface SwellMeasures extends NoteMeasures, NoteStart {
   holdBeats: number | null;
   holdCause: HoldCause | null;
 }
+
+/** How a note came in and where it landed. */
+export interface NoteEntry {
+  /** After its beat, + is late; of a slurred note, where the pitch changes. Null for a note that sets the beat itself. */
+  onsetOffsetMs: number | null;
+  /** Partial of the tube that sounded first, where it was not the right one; null where it was. */
+  firstPartial: number | null;
+  /** Median cents of the first 150 ms, and the time until the pitch stays within 10 cents of its own median. */
+  landingCents: number | null;
+  settleMs: number | null;
+}
+
+/** How a note followed the one before; null for the first, and where nothing can be compared. */
+export interface LineMeasures {
+  /** Only between two notes written at one and the same steady dynamic. */
+  stepDb: number | null;
+  stepBrightness: number | null;
+  stepCents: number | null;
+  /** Slurred notes only: the change of pitch, how far it went past the new note, and the hole in the sound. */
+  slurMs: number | null;
+  overshootCents: number | null;
+  gapMs: number | null;
+}
+
+/** Every figure of one note of an exercise. */
+export interface ItemMeasures extends SwellMeasures, NoteEntry, LineMeasures {}

@@ -1,12 +1,14 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
-import { centsBetween } from '../horn/index.ts';
+import { centsBetween, type PitchTarget } from '../horn/index.ts';
 import { partialOf, type ToneSpan } from '../tone/index.ts';
 
 const EDGE_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+/** A slurred note needs this long to be itself. */
+const SLURRED_FRAMES = Math.round(0.3 / FRAME_SECONDS);
 
 /**
- * One note made ready for measuring: a value a frame of its *steady part* (150 ms after its onset to 150 ms
- * before its end), NaN where it must not be used.
+ * One note made ready for measuring: a value a frame of its *steady part* (from 150 ms after its onset, 300 ms after a
+ * slur, to 150 ms before its end), NaN where it must not be used.
  */
 export interface NoteTrack {
   /** Seconds on the take's clock. */
@@ -20,20 +22,15 @@ export interface NoteTrack {
   breathDb: Float64Array;
 }
 
-export interface PitchTarget {
-  targetHz: number;
-  tubeHz: number;
-  partial: number;
-}
-
 /** Reads the steady part of a tone. Arrays are empty where the tone is shorter than 0.3 s. */
 export function readNote(
   track: FrameTrack,
   span: ToneSpan,
   target: PitchTarget,
   masked: Uint8Array,
+  isSlurred = false,
 ): NoteTrack {
-  const first = span.first + EDGE_FRAMES;
+  const first = span.first + (isSlurred ? SLURRED_FRAMES : EDGE_FRAMES);
   const length = Math.max(0, span.last - EDGE_FRAMES - first + 1);
   const { columns } = track;
   const onPartial = (f0Hz: number) => partialOf(f0Hz, target.tubeHz) === target.partial;

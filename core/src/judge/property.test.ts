@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { buildSwell, DEFAULT_SCALE, SWELL_SHAPES } from '../exercise/index.ts';
+import { buildSwell, DEFAULT_SCALE, notesOf, scoreOf, SWELL_SHAPES } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
-import { HORNS, writtenMidi } from '../horn/index.ts';
+import { HORNS, pitchTarget, writtenMidi } from '../horn/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { playExercise, STEADY_HAND } from '../standin/index.ts';
 import { median } from '../stats/index.ts';
-import { analyseTake, pitchTarget } from './index.ts';
+import { analyseTake } from './index.ts';
 
 /** A random player with random faults on a random note of a random horn; all of it from the seed. */
 function randomTake(seed: number) {
@@ -63,7 +63,11 @@ describe('whatever the stand-in plays', () => {
       if (responseMs !== null) expect(Math.abs(responseMs - profile.responseMs)).toBeLessThan(20);
 
       // The true median over the steady part, jumps left out. A listener notices 5 cents; 1.5 are allowed.
-      const { targetHz } = pitchTarget(context.exercise.items[0], context.hornId, context.a4Hz);
+      const { targetHz } = pitchTarget(
+        notesOf(scoreOf(context.exercise))[0].item,
+        context.hornId,
+        context.a4Hz,
+      );
       const cents = Array.from(truth.f0Hz, (f0Hz) => 1200 * Math.log2(f0Hz / targetHz)).filter(
         (value, i) =>
           Math.abs(value) < 100 &&

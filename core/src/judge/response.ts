@@ -1,6 +1,6 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import type { PitchTarget } from '../horn/index.ts';
 import { MIN_TONE_FRAMES, onsetSeconds, partialOf, type ToneSpan } from '../tone/index.ts';
-import type { PitchTarget } from './noteTrack.ts';
 
 /**
  * responseMs: from the onset of the air to the onset of the tone on the right partial, which must stay for 50 ms. Null

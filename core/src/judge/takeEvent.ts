@@ -1,4 +1,5 @@
 import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
+import type { PitchTarget } from '../horn/index.ts';
 import {
   airOnsetSeconds,
   dropOuts,
@@ -12,13 +13,14 @@ import {
   type ToneSpan,
 } from '../tone/index.ts';
 import type { HoldCause } from './hold.ts';
-import type { PitchTarget } from './noteTrack.ts';
 
 /** What happened, on the take's clock, in order of time. */
 export type TakeEvent =
   | { type: 'airOnset' | 'toneOnset'; timeSeconds: number }
   | Slip
   | { type: 'gap'; timeSeconds: number; lengthSeconds: number }
+  /** Air was drawn in the middle of a note, or in a gap without a breath. */
+  | { type: 'breath'; timeSeconds: number }
   | { type: 'stair'; timeSeconds: number; lengthSeconds: number; stepDb: number }
   | { type: 'degrade'; timeSeconds: number; cause: HoldCause }
   | { type: 'release'; timeSeconds: number; clean: boolean; sagCents: number }

@@ -1,10 +1,19 @@
 import { expect, it } from 'vitest';
-import type { SwellMeasures } from './measures.ts';
+import { buildSwell, notesOf, scoreOf, type Judged } from '../exercise/index.ts';
+import { writtenMidi } from '../horn/index.ts';
+import { NO_LINE } from './judgeNote.ts';
+import type { ItemMeasures } from './measures.ts';
+import { noteFindings } from './noteFindings.ts';
 import { TOLERANCES } from './tolerances.ts';
 import { reachVerdict } from './verdict.ts';
 import type { TakeEvent } from './takeEvent.ts';
 
-const good: SwellMeasures = {
+const good: ItemMeasures = {
+  ...NO_LINE,
+  onsetOffsetMs: null,
+  firstPartial: null,
+  landingCents: 2,
+  settleMs: 0,
   responseMs: null,
   centsMean: 1,
   centsSpread: 4,
@@ -34,19 +43,36 @@ const good: SwellMeasures = {
 };
 
 function verdict(
-  change: Partial<SwellMeasures> = {},
+  change: Partial<ItemMeasures> = {},
   events: TakeEvent[] = [],
-  more: { shape?: 'growFade' | 'steady'; level?: 'usual' | 'strict'; endSeconds?: number } = {},
+  more: {
+    shape?: 'growFade' | 'steady';
+    level?: 'usual' | 'strict';
+    endSeconds?: number;
+    judged?: Judged[] | null;
+  } = {},
 ) {
-  const { shape = 'growFade', level = 'usual', endSeconds = 8.5 } = more;
-  return reachVerdict({
-    measures: { ...good, ...change },
+  const { shape = 'growFade', level = 'usual', endSeconds = 8.5, judged = null } = more;
+  const exercise = buildSwell({
+    note: writtenMidi(67),
+    shape,
+    beats: 8,
+    tempoBpm: 60,
+    start: 'countIn',
+  });
+  const measures = { ...good, ...change };
+  const findings = noteFindings({
+    note: notesOf(scoreOf(exercise))[0].item,
+    measures,
     events: [{ type: 'toneOnset', timeSeconds: 0.5 }, ...events, { type: 'end', timeSeconds: endSeconds }],
     onsetSeconds: 0.5,
-    shape,
     tolerance: TOLERANCES[level],
     writtenSeconds: 8,
+    writtenEndSeconds: 8.5,
+    breathHeard: events.some(({ type }) => type === 'breath'),
   });
+  const even = { kind: 'even', errorDb: 0.8, spreadCents: 4 } as const;
+  return reachVerdict(findings, even, judged, TOLERANCES[level]);
 }
 const kinds = (...of: Parameters<typeof verdict>) => verdict(...of).findings.map(({ kind }) => kind);
 
@@ -85,4 +111,18 @@ it('names the end that is farther off, and a steady tone by its middle', () => {
   expect(kinds({ ...steady, centsMean: -13 }, [], { shape: 'steady' })).toEqual(['pitch']);
   expect(kinds({ ...steady, centsSpread: 13 }, [], { shape: 'steady' })).toEqual(['wander']);
   expect(verdict({ ...steady, swellErrorDb: 3 }, [], { shape: 'steady' }).advice).toBe('steadyAir');
+});
+
+it('tells how a note came in and followed the one before, and leaves out what is not judged', () => {
+  const gap: TakeEvent = { type: 'gap', timeSeconds: 3, lengthSeconds: 0.6 };
+  expect(kinds({}, [gap])).toEqual(['restart']);
+  expect(kinds({}, [gap, { type: 'breath', timeSeconds: 3.1 }])).toEqual(['breath']);
+  expect(kinds({ firstPartial: 2, responseMs: 400 })).toEqual(['firstPartial']);
+  const crack: TakeEvent = { type: 'crack', timeSeconds: 3, lengthSeconds: 0.09, from: 1, to: 2 };
+  expect(kinds({}, [crack])).toEqual(['crack']);
+  expect(kinds({ onsetOffsetMs: -90 })).toEqual(['beat']);
+  expect(kinds({ onsetOffsetMs: -90 }, [], { judged: ['pitch'] })).toEqual(['even']);
+  expect(kinds({ slurMs: 200, gapMs: 0, overshootCents: 35 })).toEqual(['slowSlur', 'overshoot']);
+  expect(kinds({ slurMs: 200, gapMs: 90 })).toEqual(['slurGap']);
+  expect(kinds({ stepDb: 4 }, [], { shape: 'steady' })).toEqual(['step']);
 });

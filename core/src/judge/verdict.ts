@@ -1,36 +1,6 @@
-import type { TakeEvent } from './takeEvent.ts';
-import type { SwellMeasures } from './measures.ts';
+import type { Judged } from '../exercise/index.ts';
+import type { Advice, Finding, Weighed } from './finding.ts';
 import type { Tolerance } from './tolerances.ts';
-
-/** What stood out, with its figures. The interface turns it into words. */
-export type Finding =
-  | { kind: 'jump'; to: number; atSeconds: number }
-  | { kind: 'gap'; atSeconds: number; lengthMs: number }
-  | { kind: 'response'; ms: number }
-  | { kind: 'short'; heldSeconds: number; writtenSeconds: number }
-  | { kind: 'stair'; count: number; worstDb: number; atSeconds: number }
-  | { kind: 'peak'; beats: number }
-  | { kind: 'loudEnd'; cents: number }
-  | { kind: 'softEnd'; cents: number }
-  | { kind: 'pitch'; cents: number }
-  | { kind: 'wander'; cents: number }
-  | { kind: 'swellError'; db: number }
-  | { kind: 'even'; errorDb: number; spreadCents: number };
-
-/** The one thing to try next. */
-export type Advice =
-  | 'moreAirBeforeJump'
-  | 'keepAirThrough'
-  | 'shorterFirst'
-  | 'softestThatSpeaks'
-  | 'slowerThroughStair'
-  | 'countTheTurn'
-  | 'loudEndVoicing'
-  | 'softEndVoicing'
-  | 'hearNoteFirst'
-  | 'steadyAir'
-  | 'smallerSpan'
-  | 'addABeat';
 
 export interface Verdict {
   /** One or two, the weightiest first. */
@@ -40,85 +10,66 @@ export interface Verdict {
   band: { pitchCents: number; swellErrorDb: number };
 }
 
-interface VerdictInput {
-  measures: SwellMeasures;
-  events: readonly TakeEvent[];
-  onsetSeconds: number;
-  shape: 'growFade' | 'grow' | 'fade' | 'steady';
-  tolerance: Tolerance;
-  writtenSeconds: number;
+/**
+ * The order of weight: what is not there, a torn tone, how it began, then stairs, beat, pitch, shape. What happens is
+ * always told; a figure only where it is judged.
+ */
+const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: Judged | null }> = {
+  missed: { weight: 100, advice: 'countTheRest', judged: null },
+  wrongNote: { weight: 95, advice: 'nameItFirst', judged: null },
+  jump: { weight: 90, advice: 'moreAirBeforeJump', judged: null },
+  breath: { weight: 88, advice: 'oneBreathSooner', judged: null },
+  restart: { weight: 85, advice: 'goOnAnyway', judged: null },
+  gap: { weight: 80, advice: 'keepAirThrough', judged: null },
+  slurGap: { weight: 78, advice: 'airNotFingers', judged: 'slur' },
+  firstPartial: { weight: 72, advice: 'startOnTheNote', judged: 'start' },
+  short: { weight: 70, advice: 'shorterFirst', judged: 'hold' },
+  gapBreath: { weight: 65, advice: 'holdTheAir', judged: 'silence' },
+  toneInAir: { weight: 64, advice: 'lessAir', judged: null },
+  response: { weight: 60, advice: 'softestThatSpeaks', judged: 'start' },
+  crack: { weight: 55, advice: 'moreAirBeforeJump', judged: null },
+  stair: { weight: 50, advice: 'slowerThroughStair', judged: 'dynamics' },
+  beat: { weight: 45, advice: 'breatheWithTheBeat', judged: 'beat' },
+  slowSlur: { weight: 42, advice: 'fingersTogether', judged: 'slur' },
+  overshoot: { weight: 40, advice: 'arriveOnTheNote', judged: 'slur' },
+  loudEnd: { weight: 34, advice: 'loudEndVoicing', judged: 'pitch' },
+  softEnd: { weight: 34, advice: 'softEndVoicing', judged: 'pitch' },
+  pitch: { weight: 32, advice: 'hearNoteFirst', judged: 'pitch' },
+  hum: { weight: 31, advice: 'hearNoteFirst', judged: null },
+  landing: { weight: 30, advice: 'hearNoteFirst', judged: 'pitch' },
+  peak: { weight: 20, advice: 'countTheTurn', judged: 'dynamics' },
+  swellError: { weight: 15, advice: 'smallerSpan', judged: 'dynamics' },
+  unsteady: { weight: 15, advice: 'steadyAir', judged: 'dynamics' },
+  step: { weight: 12, advice: 'sameAir', judged: 'line' },
+  wander: { weight: 10, advice: 'steadyAir', judged: 'pitch' },
+  held: { weight: 1, advice: 'holdLonger', judged: null },
+  even: { weight: 0, advice: 'addABeat', judged: null },
+  quiet: { weight: 0, advice: 'addABeat', judged: null },
+};
+
+/** Puts findings in order of weight; what an item is not judged by is left out (`judged` null: everything counts). */
+export function weigh(findings: readonly Finding[], judged: readonly Judged[] | null): Weighed[] {
+  return findings
+    .map((finding) => ({ finding, ...KINDS[finding.kind] }))
+    .filter((each) => judged === null || each.judged === null || judged.includes(each.judged))
+    .toSorted((a, b) => b.weight - a.weight);
 }
 
-/** A peak this far from its beat is heard as early or late. */
-const PEAK_BEATS = 0.3;
-/** A note shorter than this share of what is written was broken off. */
-const SHORT_SHARE = 0.85;
+/** What is not worth a word of its own beside others: nothing stood out. */
+export const isPlain = ({ kind }: Finding) => kind === 'even' || kind === 'quiet' || kind === 'held';
 
-interface Weighed {
-  finding: Finding;
-  advice: Advice;
-}
-
-/** A torn tone weighs more than a stair, a stair more than pitch, pitch more than shape. */
-export function reachVerdict({
-  measures: m,
-  events,
-  onsetSeconds,
-  shape,
-  tolerance,
-  writtenSeconds,
-}: VerdictInput): Verdict {
-  const found: Weighed[] = [];
-  const add = (finding: Finding, advice: Advice) => found.push({ finding, advice });
-  const since = (time: number) => time - onsetSeconds;
-
-  const jump = events.find((event) => event.type === 'jump');
-  if (jump?.type === 'jump')
-    add({ kind: 'jump', to: jump.to, atSeconds: since(jump.timeSeconds) }, 'moreAirBeforeJump');
-  const gap = events.find((event) => event.type === 'gap');
-  if (gap?.type === 'gap')
-    add(
-      { kind: 'gap', atSeconds: since(gap.timeSeconds), lengthMs: 1000 * gap.lengthSeconds },
-      'keepAirThrough',
-    );
-  const end = events.find((event) => event.type === 'end');
-  const sounded = end ? since(end.timeSeconds) : 0;
-  if (sounded < SHORT_SHARE * writtenSeconds)
-    add({ kind: 'short', heldSeconds: sounded, writtenSeconds }, 'shorterFirst');
-  if (m.responseMs !== null && m.responseMs > tolerance.responseMs)
-    add({ kind: 'response', ms: m.responseMs }, 'softestThatSpeaks');
-  const stair = events.find((event) => event.type === 'stair');
-  if (stair?.type === 'stair')
-    add(
-      {
-        kind: 'stair',
-        count: m.stairs.count,
-        worstDb: m.stairs.worstDb ?? stair.stepDb,
-        atSeconds: since(stair.timeSeconds),
-      },
-      'slowerThroughStair',
-    );
-
-  const loud = m.loudEndCents ?? 0;
-  const soft = m.softEndCents ?? 0;
-  const bothEnds = m.loudEndCents !== null && m.softEndCents !== null;
-  if (bothEnds && Math.max(Math.abs(loud), Math.abs(soft)) > tolerance.pitchCents) {
-    if (Math.abs(loud) >= Math.abs(soft)) add({ kind: 'loudEnd', cents: loud }, 'loudEndVoicing');
-    else add({ kind: 'softEnd', cents: soft }, 'softEndVoicing');
-  } else if (m.centsMean !== null && Math.abs(m.centsMean) > tolerance.pitchCents)
-    add({ kind: 'pitch', cents: m.centsMean }, 'hearNoteFirst');
-  if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > PEAK_BEATS)
-    add({ kind: 'peak', beats: m.peakOffsetBeats }, 'countTheTurn');
-  if (m.swellErrorDb !== null && m.swellErrorDb > tolerance.swellErrorDb)
-    add({ kind: 'swellError', db: m.swellErrorDb }, shape === 'steady' ? 'steadyAir' : 'smallerSpan');
-  if (shape === 'steady' && m.centsSpread !== null && m.centsSpread > tolerance.pitchCents)
-    add({ kind: 'wander', cents: m.centsSpread }, 'steadyAir');
-  if (found.length === 0)
-    add({ kind: 'even', errorDb: m.swellErrorDb ?? 0, spreadCents: m.centsSpread ?? 0 }, 'addABeat');
-
+/** The verdict of what was found; `plain` is what there is to say where nothing stood out. */
+export function reachVerdict(
+  findings: readonly Finding[],
+  plain: Finding,
+  judged: readonly Judged[] | null,
+  tolerance: Tolerance,
+): Verdict {
+  const found = weigh(findings, judged);
+  const told = found.length > 0 ? found : weigh([plain], null);
   return {
-    findings: found.slice(0, 2).map(({ finding }) => finding),
-    advice: found[0].advice,
+    findings: told.slice(0, 2).map(({ finding }) => finding),
+    advice: told[0].advice,
     band: { pitchCents: tolerance.pitchCents, swellErrorDb: tolerance.swellErrorDb },
   };
 }

@@ -2,6 +2,7 @@ import { fractionAtLevel, type DynamicScale } from '../exercise/index.ts';
 import { amplitudeFromDb, createRandom, powerFromDb } from '../signal/index.ts';
 import { breathNoise } from './breathNoise.ts';
 import type { StandInProfile } from './profile.ts';
+import { slurCents, type StandInSlur } from './slur.ts';
 import { swerveShare } from './swerve.ts';
 import { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 import type { Truth } from './truth.ts';
@@ -18,6 +19,8 @@ export interface StandInNote {
   levelDbAtBeat(beat: number): number;
   /** Beat at which growing turns to fading; null where it never does. */
   turnBeat: number | null;
+  /** Changes to other notes within the tone, in order. */
+  slurs?: readonly StandInSlur[];
   scale: DynamicScale;
   profile: StandInProfile;
   sampleRateHz: number;
@@ -67,7 +70,27 @@ function intendedLevelDb(note: StandInNote, seconds: number): number {
   return at(seconds);
 }
 
-function partialAt({ profile, partial }: StandInNote, seconds: number): number {
+/** The note that is meant at a moment: the first one, or the last that was slurred to. */
+interface Meant {
+  soundingHz: number;
+  partial: number;
+  /** Off its target by this, and louder than written. */
+  cents: number;
+  levelDb: number;
+}
+
+function meantAt({ soundingHz, partial, slurs = [] }: StandInNote, seconds: number): Meant {
+  let meant: Meant = { soundingHz, partial, cents: 0, levelDb: 0 };
+  for (const slur of slurs) {
+    const since = seconds - slur.atSeconds;
+    if (since < 0) break;
+    const from = 1200 * Math.log2(meant.soundingHz / slur.soundingHz) + meant.cents - slur.cents;
+    meant = { ...slur, cents: slur.cents + slurCents(from, slur, since) };
+  }
+  return meant;
+}
+
+function partialAt({ profile }: StandInNote, { partial }: Meant, seconds: number): number {
   const jump = profile.jumps.find(
     ({ atSeconds, lengthSeconds }) => seconds >= atSeconds && seconds < atSeconds + lengthSeconds,
   );
@@ -100,18 +123,21 @@ export function playNote(note: StandInNote): Performance {
   const levelDbAt = (seconds: number) =>
     intendedLevelDb(note, seconds) +
     profile.wobbleDb * between(levelWander, seconds) +
+    meantAt(note, seconds).levelDb +
     swerveAt(seconds) * (swerve?.levelDb ?? 0);
   const f0HzAt = (seconds: number) => {
     const vibrato = profile.vibrato
       ? profile.vibrato.widthCents * Math.sin(2 * Math.PI * profile.vibrato.rateHz * seconds)
       : 0;
+    const meant = meantAt(note, seconds);
     const cents =
       profile.tendencyCents +
+      meant.cents +
       (profile.bendCentsPer10Db * (levelDbAt(seconds) - middleDb)) / 10 +
       profile.jitterCents * between(pitchWander, seconds) +
       swerveAt(seconds) * (swerve?.cents ?? 0) +
       vibrato;
-    return ((note.soundingHz * partialAt(note, seconds)) / note.partial) * 2 ** (cents / 1200);
+    return ((meant.soundingHz * partialAt(note, meant, seconds)) / meant.partial) * 2 ** (cents / 1200);
   };
   const envelope = (seconds: number) => {
     const edge = Math.min(seconds / ATTACK_SECONDS, (lengthSeconds - seconds) / RELEASE_SECONDS, 1);

@@ -8,3 +8,13 @@ export interface Truth {
   levelDb: Float64Array;
   jumps: { timeSeconds: number; lengthSeconds: number; from: number; to: number }[];
 }
+
+/** What became of one written item. */
+export interface ItemTruth {
+  played: 'asWritten' | 'missed' | 'wrongNote';
+  /** When its tone (or air) began and ended; null where it was missed, and for rests. */
+  onsetSeconds: number | null;
+  endSeconds: number | null;
+  /** From leaving the old pitch to staying near the new; null where it was not slurred. */
+  slurMs: number | null;
+}

@@ -2,3 +2,4 @@
 export { median, percentile, halfWidth16to84 } from './percentile.ts';
 export { theilSen, type LineFit } from './theilSen.ts';
 export { smoothInto } from './smooth.ts';
+export { reachedWith, type Duration, type Lasting } from './survival.ts';

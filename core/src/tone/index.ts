@@ -2,7 +2,7 @@
 // Reads frames only; knows no marks, beats or verdicts.
 export { partialOf, partialsOf, MAX_PARTIAL_ERROR_CENTS } from './partial.ts';
 export { findToneSpan, MIN_TONE_FRAMES, type ToneSpan } from './toneSpan.ts';
-export { findNotes } from './notes.ts';
+export { findNotes, findStretches, type Stretch } from './notes.ts';
 export { findSlips, type Slip } from './slips.ts';
 export { findGaps, type Gap } from './gaps.ts';
 export { airOnsetSeconds, onsetSeconds, roomAirDb } from './onset.ts';

@@ -11,7 +11,8 @@ const BRIDGE_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 const GLIDE_FRAMES = Math.round(0.3 / FRAME_SECONDS);
 const GLIDE_CENTS = 35;
 
-interface Stretch extends ToneSpan {
+/** A stretch of tone around one pitch; `cents` is its median over 1 Hz. */
+export interface Stretch extends ToneSpan {
   cents: number;
 }
 
@@ -44,7 +45,7 @@ export function findNotes(track: FrameTrack, roomFloorDb: number | null): ToneSp
 }
 
 /** Connected tone of at least 50 ms, parted where its pitch leaves its own median by more than 60 cents. */
-function findStretches(track: FrameTrack, roomFloorDb: number | null): Stretch[] {
+export function findStretches(track: FrameTrack, roomFloorDb: number | null): Stretch[] {
   const isTone = toneTest(track, roomFloorDb);
   const cents = (i: number) => 1200 * Math.log2(track.columns.f0Hz[i]);
   const stretches: Stretch[] = [];

@@ -8,6 +8,7 @@ const SEARCH_FRAMES = Math.round(0.05 / FRAME_SECONDS);
 const BEFORE_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 
 const AIR_RISE_DB = 6;
+const UNCLEAR_FRAMES = 6;
 const LEAST_AIR_FRAMES = Math.round(0.03 / FRAME_SECONDS);
 /** Quieter than this share of all frames without pitch is the room. */
 const ROOM_PERCENT = 10;
@@ -57,7 +58,9 @@ export function airOnsetSeconds(track: FrameTrack, first: number, room: number |
   const { airDb, f0Hz } = track.columns;
   const risen = room + AIR_RISE_DB;
   const isAir = (i: number) => i >= 0 && columnValue(f0Hz, i) === null && airDb[i] >= risen;
+  // The first frames of a low note have a pitch but are no clear tone yet.
   let start = first;
+  while (start > 1 && first - start < UNCLEAR_FRAMES && columnValue(f0Hz, start - 1) !== null) start--;
   // One quieter frame in a breath is chance.
   while (isAir(start - 1) || (isAir(start - 2) && isAir(start - 3))) start--;
   if (first - start < LEAST_AIR_FRAMES || start === 0) return null;

@@ -15,7 +15,7 @@ function moves(track: FrameTrack, roomFloorDb: number | null, afterSilence = fal
   const gate = createTakeGate({
     startHz: [233],
     roomFloorDb,
-    silenceSeconds: 1,
+    silenceSeconds: () => 1,
     maxSeconds: 30,
     patienceSeconds: 9,
     afterSilence,

@@ -6,8 +6,8 @@ export interface TakeGateConfig {
   startHz: readonly number[];
   /** Room floor in dBFS; null where it was never measured. */
   roomFloorDb: number | null;
-  /** Silence after which the take is over. */
-  silenceSeconds: number;
+  /** Silence after which the take is over, by seconds since it was opened. */
+  silenceSeconds(seconds: number): number;
   /** Length after which the take ends in any case, and after which it ends if no tone came at all. */
   maxSeconds: number;
   patienceSeconds: number;
@@ -80,7 +80,7 @@ export function createTakeGate(config: TakeGateConfig): TakeGate {
       toneHeard ||= run >= START_FRAMES;
       silent = tone ? 0 : silent + 1;
       const length = (index - opened) * FRAME_SECONDS;
-      const quiet = toneHeard && silent * FRAME_SECONDS >= config.silenceSeconds;
+      const quiet = toneHeard && silent * FRAME_SECONDS >= config.silenceSeconds(length);
       const late = length >= (toneHeard ? config.maxSeconds : config.patienceSeconds);
       if (ended || (!quiet && !late)) return null;
       ended = true;

@@ -1,4 +1,5 @@
 // The only place that touches AudioContext, worklets and media devices.
 export { createAudioDesk, type AudioDesk, type InputTrouble, type OpenInput } from './audioDesk.ts';
-export { createMetronome, type Metronome, type Pulse } from './metronome.ts';
+export { createDrone, type Drone, type DroneTimbre } from './drone.ts';
+export { barSounds, createMetronome, type Metronome, type Pulse } from './metronome.ts';
 export { createTakePlayer, type TakePlayer } from './takePlayer.ts';

@@ -5,6 +5,22 @@ export interface Pulse {
   zeroSeconds: number;
   secondsPerBeat: number;
   beatsPerBar: number;
+  /** Clicks a beat; those between beats are soft. */
+  subdivision: number;
+  /** The first beat of a bar is louder. */
+  accent: boolean;
+  /** After so many bars with a beat, so many without: the player keeps it. */
+  silentBars: { sounding: number; silent: number } | null;
+}
+
+/** Whether the beat is to be heard and seen in the bar that this beat is in; always before beat 0. */
+export function barSounds(
+  { beatsPerBar, silentBars }: Pick<Pulse, 'beatsPerBar' | 'silentBars'>,
+  beat: number,
+): boolean {
+  if (!silentBars || beat < 0) return true;
+  const bar = Math.floor(beat / beatsPerBar);
+  return bar % (silentBars.sounding + silentBars.silent) < silentBars.sounding;
 }
 
 export interface Metronome {
@@ -21,6 +37,7 @@ const AHEAD_SECONDS = 0.25;
 const AHEAD_HIDDEN_SECONDS = 2.2;
 const GAIN = 0.35;
 const ACCENT_GAIN = 0.6;
+const BETWEEN_GAIN = 0.12;
 
 /**
  * Schedules clicks on the audio clock, a little ahead. `onClicks` gets the times of the clicks that will
@@ -32,7 +49,8 @@ export function createMetronome(
 ): Metronome {
   let pulse: Pulse | null = null;
   let heard = false;
-  let nextBeat = 0;
+  /** Clicks are counted in parts of a beat. */
+  let nextTick = 0;
   let timer: ReturnType<typeof setInterval> | null = null;
   let click: AudioBuffer | null = null;
   let scheduled: AudioBufferSourceNode[] = [];
@@ -49,21 +67,26 @@ export function createMetronome(
     const until = context.currentTime + (document.hidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS);
     const times: number[] = [];
     for (;;) {
-      const at = pulse.zeroSeconds + nextBeat * pulse.secondsPerBeat;
+      const beat = nextTick / pulse.subdivision;
+      const at = pulse.zeroSeconds + beat * pulse.secondsPerBeat;
       if (at > until) break;
-      if (heard && at >= context.currentTime) {
+      if (heard && at >= context.currentTime && barSounds(pulse, beat)) {
         const source = context.createBufferSource();
         source.buffer = click;
         const gain = context.createGain();
-        const inBar = ((nextBeat % pulse.beatsPerBar) + pulse.beatsPerBar) % pulse.beatsPerBar;
-        gain.gain.value = inBar === 0 ? ACCENT_GAIN : GAIN;
+        const inBar = ((beat % pulse.beatsPerBar) + pulse.beatsPerBar) % pulse.beatsPerBar;
+        gain.gain.value = !Number.isInteger(beat)
+          ? BETWEEN_GAIN
+          : inBar === 0 && pulse.accent
+            ? ACCENT_GAIN
+            : GAIN;
         source.connect(gain).connect(room);
         source.start(at);
         source.onended = () => (scheduled = scheduled.filter((other) => other !== source));
         scheduled.push(source);
         times.push(at);
       }
-      nextBeat++;
+      nextTick++;
     }
     if (times.length > 0) onClicks(times);
   }
@@ -77,7 +100,8 @@ export function createMetronome(
     const out = output();
     if (!pulse || !out) return;
     silence();
-    nextBeat = Math.ceil((out.context.currentTime + 0.01 - pulse.zeroSeconds) / pulse.secondsPerBeat);
+    const passed = (out.context.currentTime + 0.01 - pulse.zeroSeconds) / pulse.secondsPerBeat;
+    nextTick = Math.ceil(passed * pulse.subdivision);
     schedule();
   }
 

@@ -15,7 +15,6 @@ interface GrowingRibbonProps {
   track: FrameTrack | null;
   setting: InkSetting;
   lengthSeconds: number;
-  partial: number;
   /** Where the sound is; what lies before it is inked. */
   positionSeconds(): number;
   height: number;
@@ -28,8 +27,7 @@ const MARGIN_SECONDS = 0.15;
 
 /** A ribbon that grows while its sound is heard, into the outline of what is written. */
 export function GrowingRibbon(props: GrowingRibbonProps) {
-  const { track, setting, lengthSeconds, partial, positionSeconds, height, label, ruleLabels, strayLabel } =
-    props;
+  const { track, setting, lengthSeconds, positionSeconds, height, label, ruleLabels, strayLabel } = props;
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
   const under = useRef<HTMLCanvasElement>(null);
@@ -55,25 +53,21 @@ export function GrowingRibbon(props: GrowingRibbonProps) {
       // Strips leave small seams; what stands still is painted whole.
       const isWhole = ink.count > from && ink.count === track?.count;
       if (isWhole) front.clearRect(0, 0, width, height);
-      if (ink.count > from) paintInk(front, ink, isWhole ? 0 : from, ink.count, layout, palette, partial);
+      if (ink.count > from) paintInk(front, ink, isWhole ? 0 : from, ink.count, layout, palette);
       back.clearRect(0, 0, width, height);
       paintRules(back, layout, palette, ruleLabels && { ...ruleLabels, font: LABEL_FONT });
-      paintStrayLabels(back, ink, strayStarts(ink), layout, palette, partial, strayLabel, LABEL_FONT);
-      paintOutlineAhead(back, layout, palette, ink.count / 100, lengthSeconds, setting.wantedAt);
+      paintStrayLabels(back, ink, strayStarts(ink), layout, palette, strayLabel, LABEL_FONT);
+      paintOutlineAhead(
+        back,
+        layout,
+        palette,
+        ink.count / 100,
+        [{ fromSeconds: 0, toSeconds: lengthSeconds }],
+        setting.wantedAt,
+      );
     };
     return everyFrame(paint);
-  }, [
-    track,
-    setting,
-    lengthSeconds,
-    partial,
-    positionSeconds,
-    height,
-    ruleLabels,
-    strayLabel,
-    width,
-    palette,
-  ]);
+  }, [track, setting, lengthSeconds, positionSeconds, height, ruleLabels, strayLabel, width, palette]);
 
   return (
     <div ref={frame} role="img" aria-label={label} className="ribbon-frame" style={{ height }}>

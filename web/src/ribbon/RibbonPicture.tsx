@@ -14,7 +14,6 @@ export interface RibbonPictureProps {
   toSeconds: number;
   height: number;
   label: string;
-  partial: number | null;
   strayLabel?: (partial: number) => string;
   small?: boolean;
   /** Room left and right of the time window. */
@@ -32,7 +31,7 @@ export function RibbonPicture(props: RibbonPictureProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
-  const { marginLeft = 0, marginRight = 0, partial, strayLabel, paintUnder, paintOver } = props;
+  const { marginLeft = 0, marginRight = 0, strayLabel, paintUnder, paintOver } = props;
 
   useEffect(() => {
     if (!canvas.current || width === 0) return;
@@ -49,15 +48,14 @@ export function RibbonPicture(props: RibbonPictureProps) {
     const layout = createLayout(request);
     onLayout?.(layout);
     ctx.clearRect(0, 0, width, height);
-    paintInk(ctx, ink, 0, ink.count, layout, palette, partial);
+    paintInk(ctx, ink, 0, ink.count, layout, palette);
     if (paintUnder) {
       // The ink clears its strip, so what lies under it comes after.
       ctx.globalCompositeOperation = 'destination-over';
       paintUnder(ctx, layout, palette);
       ctx.globalCompositeOperation = 'source-over';
     }
-    if (strayLabel)
-      paintStrayLabels(ctx, ink, strayStarts(ink), layout, palette, partial, strayLabel, LABEL_FONT);
+    if (strayLabel) paintStrayLabels(ctx, ink, strayStarts(ink), layout, palette, strayLabel, LABEL_FONT);
     paintOver?.(ctx, layout, palette);
   }, [
     width,
@@ -69,7 +67,6 @@ export function RibbonPicture(props: RibbonPictureProps) {
     small,
     marginLeft,
     marginRight,
-    partial,
     strayLabel,
     paintUnder,
     paintOver,

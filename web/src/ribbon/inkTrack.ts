@@ -1,13 +1,19 @@
 import { fractionAtLevel, type DynamicScale } from '@inner-hum/core/exercise';
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '@inner-hum/core/hearing';
-import { centsBetween, frequencyHz, nearestMidi } from '@inner-hum/core/horn';
+import { centsBetween, frequencyHz, nearestMidi, type PitchTarget } from '@inner-hum/core/horn';
 import { partialOf } from '@inner-hum/core/tone';
 
-/** What frames are drawn against. Without a note the nearest one is the rule (free desk). */
+/** A note and when it is to sound, on the frames' clock. */
+export interface InkNote extends PitchTarget {
+  fromSeconds: number;
+  toSeconds: number;
+}
+
+/** What frames are drawn against. Without notes the nearest one is the rule (free desk). */
 export interface InkSetting {
   scale: DynamicScale;
   a4Hz: number;
-  note: { targetHz: number; tubeHz: number; partial: number } | null;
+  notes: readonly InkNote[] | null;
   /** Written loudness (0-1 on the scale) at a time of the take; null where nothing is written. */
   wantedAt(seconds: number): number | null;
 }
@@ -20,6 +26,9 @@ export const CALM_FRAMES = 3;
 /** Tone under this is the room, not ink. */
 const LEAST_CLARITY = 0.5;
 const LEAP_CENTS = 30;
+/** A note that comes early or late is still that note. */
+const SLACK_SECONDS = 0.6;
+const AWAY_CENTS = 15;
 const CLEAR_BREATH_DB = -28;
 const AIRY_BREATH_DB = -4;
 
@@ -35,6 +44,8 @@ export class InkTrack {
   breath = new Float32Array(0);
   /** Sounding partial of stray ink. */
   partial = new Uint8Array(0);
+  /** Partial that should sound. */
+  expected = new Uint8Array(0);
   /** Written loudness; NaN where nothing is written. */
   wanted = new Float32Array(0);
 
@@ -68,7 +79,7 @@ export class InkTrack {
   }
 
   private read(track: FrameTrack, i: number): void {
-    const { scale, note, a4Hz, wantedAt } = this.setting;
+    const { scale, a4Hz, wantedAt } = this.setting;
     const f0Hz = columnValue(track.columns.f0Hz, i);
     this.loudness[i] = fractionAtLevel(track.columns.levelDb[i], scale);
     this.wanted[i] = wantedAt(i * FRAME_SECONDS) ?? Number.NaN;
@@ -78,10 +89,14 @@ export class InkTrack {
     const breath = (breathDb - CLEAR_BREATH_DB) / (AIRY_BREATH_DB - CLEAR_BREATH_DB);
     this.breath[i] = Math.max(0, Math.min(1, breath));
     this.kind[i] = INK;
+    const note = this.noteAt(i * FRAME_SECONDS, f0Hz);
     if (!note) {
+      // Between the notes of an exercise nothing is drawn.
+      if (this.setting.notes) this.kind[i] = NO_INK;
       this.cents[i] = centsBetween(f0Hz, frequencyHz(nearestMidi(f0Hz, a4Hz), a4Hz));
       return;
     }
+    this.expected[i] = note.partial;
     const partial = partialOf(f0Hz, note.tubeHz);
     if (partial !== null && partial !== note.partial) {
       this.kind[i] = STRAY;
@@ -96,6 +111,25 @@ export class InkTrack {
     }
   }
 
+  /** The note that is played: of those written around now, the one nearest to what sounds. A lone note is always meant. */
+  private noteAt(seconds: number, f0Hz: number): InkNote | null {
+    const { notes } = this.setting;
+    if (!notes) return null;
+    if (notes.length === 1) return notes[0];
+    let nearest: InkNote | null = null;
+    let least = Infinity;
+    for (const note of notes) {
+      if (seconds < note.fromSeconds - SLACK_SECONDS || seconds > note.toSeconds + SLACK_SECONDS) continue;
+      // What is written now goes before what is written near.
+      const now = seconds >= note.fromSeconds && seconds < note.toSeconds;
+      const off = Math.abs(centsBetween(f0Hz, note.targetHz)) + (now ? 0 : AWAY_CENTS);
+      if (off >= least) continue;
+      nearest = note;
+      least = off;
+    }
+    return nearest;
+  }
+
   private reserve(count: number): void {
     if (count <= this.kind.length) return;
     const capacity = Math.max(count, 2 * this.kind.length, 1024);
@@ -106,6 +140,7 @@ export class InkTrack {
     this.kind = grow(this.kind, new Uint8Array(capacity));
     this.partial = grow(this.partial, new Uint8Array(capacity));
     this.cents = grow(this.cents, new Float32Array(capacity));
+    this.expected = grow(this.expected, new Uint8Array(capacity));
     this.loudness = grow(this.loudness, new Float32Array(capacity));
     this.breath = grow(this.breath, new Float32Array(capacity));
     this.wanted = grow(this.wanted, new Float32Array(capacity));

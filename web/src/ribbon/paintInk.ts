@@ -38,10 +38,10 @@ export function inkRuns(ink: InkTrack, from: number, to: number): Run[] {
 }
 
 /** Y of the spine at a frame; stray ink is lifted off the ribbon, upwards for a higher partial. */
-function spineY(ink: InkTrack, layout: RibbonLayout, i: number, expectedPartial: number): number {
+function spineY(ink: InkTrack, layout: RibbonLayout, i: number): number {
   const cents = ink.calm(ink.cents, i);
   if (ink.kind[i] !== STRAY) return layout.yAt(cents);
-  const away = ink.partial[i] > expectedPartial ? -1 : 1;
+  const away = ink.partial[i] > ink.expected[i] ? -1 : 1;
   return layout.ruleY + away * STRAY_LIFT * layout.height - (layout.ruleY - layout.yAt(cents)) * 0.3;
 }
 
@@ -67,11 +67,10 @@ export function paintInk(
   to: number,
   layout: RibbonLayout,
   palette: RibbonPalette,
-  expectedPartial: number | null,
 ): void {
   if (to <= from) return;
   const xs = (i: number) => layout.xAt(i * FRAME_SECONDS);
-  const ys = (i: number) => spineY(ink, layout, i, expectedPartial ?? 1);
+  const ys = (i: number) => spineY(ink, layout, i);
   const half = (i: number) =>
     layout.halfAt(ink.calm(ink.loudness, i)) * (ink.kind[i] === STRAY ? STRAY_HALF : 1);
   const strip = stripOf(from, to, layout);
@@ -202,7 +201,6 @@ export function paintStrayLabels(
   starts: readonly number[],
   layout: RibbonLayout,
   palette: RibbonPalette,
-  expectedPartial: number | null,
   strayLabel: (partial: number) => string,
   font: string,
 ): void {
@@ -214,11 +212,7 @@ export function paintStrayLabels(
     let top = Infinity;
     let end = start;
     for (; end < Math.min(ink.count, start + NAME_FRAMES) && ink.kind[end] === STRAY; end++)
-      top = Math.min(
-        top,
-        spineY(ink, layout, end, expectedPartial ?? 1) -
-          layout.halfAt(ink.calm(ink.loudness, end)) * STRAY_HALF,
-      );
+      top = Math.min(top, spineY(ink, layout, end) - layout.halfAt(ink.calm(ink.loudness, end)) * STRAY_HALF);
     if (end - start < NAMED_FRAMES) continue;
     ctx.fillText(strayLabel(ink.partial[start]), layout.xAt(start * FRAME_SECONDS), top - 5);
   }

@@ -48,11 +48,47 @@ export function paintRules(
   ctx.restore();
 }
 
+/** A stretch of the score that sounds without a rest. */
+export interface OutlineStretch {
+  fromSeconds: number;
+  toSeconds: number;
+}
+
 /**
- * The written hairpin around the rule, from `fromSeconds` on: a shape to be filled. `wantedAt` gives the
- * written loudness (0-1) by seconds since the first beat.
+ * The written hairpins around the rule, from `fromSeconds` on: shapes to be filled, one a stretch between two rests.
+ * `wantedAt` gives the written loudness (0-1) by seconds since the first beat.
  */
 export function paintOutlineAhead(
+  ctx: CanvasRenderingContext2D,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  fromSeconds: number,
+  stretches: readonly OutlineStretch[],
+  wantedAt: (seconds: number) => number | null,
+): void {
+  for (const stretch of stretches)
+    paintStretch(
+      ctx,
+      layout,
+      palette,
+      Math.max(fromSeconds, stretch.fromSeconds),
+      stretch.toSeconds,
+      wantedAt,
+    );
+}
+
+/** Notes that follow without a rest as one stretch each. */
+export function outlineStretches(notes: readonly OutlineStretch[]): OutlineStretch[] {
+  const stretches: OutlineStretch[] = [];
+  for (const { fromSeconds, toSeconds } of notes) {
+    const last = stretches.at(-1);
+    if (last && Math.abs(last.toSeconds - fromSeconds) < 1e-6) last.toSeconds = toSeconds;
+    else stretches.push({ fromSeconds, toSeconds });
+  }
+  return stretches;
+}
+
+function paintStretch(
   ctx: CanvasRenderingContext2D,
   layout: RibbonLayout,
   palette: RibbonPalette,
@@ -67,7 +103,7 @@ export function paintOutlineAhead(
   const at = (i: number) => {
     const x = left + ((right - left) * i) / points;
     const seconds = layout.fromSeconds + (x - layout.left) / layout.pxPerSecond;
-    return { x, half: layout.halfAt(wantedAt(Math.min(seconds, toSeconds)) ?? 0) + 2 };
+    return { x, half: layout.halfAt(wantedAt(Math.max(fromSeconds, Math.min(seconds, toSeconds))) ?? 0) + 2 };
   };
   const corners = Array.from({ length: points + 1 }, (_, i) => at(i));
   ctx.beginPath();
@@ -99,5 +135,30 @@ export function paintMarks(
     ctx.textAlign = i === 0 ? 'left' : i === marks.length - 1 ? 'right' : 'center';
     ctx.fillText(mark, layout.xAt(seconds), baselineY);
   });
+  ctx.restore();
+}
+
+/** Where each note of a line begins: a thin mark across the rule, and its name on top. */
+export function paintNames(
+  ctx: CanvasRenderingContext2D,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  names: readonly { seconds: number; name: string; isNow: boolean }[],
+  font: string,
+): void {
+  ctx.save();
+  ctx.font = font;
+  ctx.textBaseline = 'top';
+  for (const { seconds, name, isNow } of names) {
+    const x = layout.xAt(seconds);
+    ctx.strokeStyle = palette.line;
+    ctx.lineWidth = 1.5;
+    ctx.beginPath();
+    ctx.moveTo(x, 0);
+    ctx.lineTo(x, layout.height);
+    ctx.stroke();
+    ctx.fillStyle = isNow ? palette.ink : palette.muted;
+    ctx.fillText(name, x + 6, 2);
+  }
   ctx.restore();
 }

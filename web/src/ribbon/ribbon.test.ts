@@ -7,8 +7,8 @@ import { createLayout } from './layout.ts';
 import { inkRuns } from './paintInk.ts';
 import { DEVIATION_STEPS } from './palette.ts';
 
-const note = { targetHz: 233, tubeHz: 233, partial: 1 };
-const setting = { scale: DEFAULT_SCALE, a4Hz: 440, note, wantedAt: () => 0.5 };
+const note = { targetHz: 233, tubeHz: 233, partial: 1, fromSeconds: 0, toSeconds: 8 };
+const setting = { scale: DEFAULT_SCALE, a4Hz: 440, notes: [note], wantedAt: () => 0.5 };
 const mf = levelAtFraction(4 / 7, DEFAULT_SCALE);
 
 function inkOf(...cents: (number | null)[]): InkTrack {
@@ -57,4 +57,35 @@ it('reads the same ink whether frames come at once or one by one', () => {
   fast.follow(track);
   expect(slow.cents.slice(0, 50)).toEqual(fast.cents.slice(0, 50));
   expect(inkRuns(slow, 0, 50)).toEqual(inkRuns(fast, 0, 50));
+});
+
+it('draws each note of a line against its own rule, also where it comes a little late, and nothing between them', () => {
+  const track = new FrameTrack();
+  const at = (cents: number, frames: number) => {
+    for (let i = 0; i < frames; i++) track.append(233 * 2 ** (cents / 1200), 1, mf, 3, -30);
+  };
+  // A half step down is written after 1 s and comes after 1.2 s.
+  at(4, 120);
+  at(-97, 100);
+  const down = 233 * 2 ** (-100 / 1200);
+  const ink = new InkTrack({
+    ...setting,
+    notes: [
+      { ...note, toSeconds: 1 },
+      { targetHz: down, tubeHz: down, partial: 1, fromSeconds: 1, toSeconds: 2 },
+    ],
+  });
+  ink.follow(track);
+  expect(ink.cents[115]).toBeCloseTo(4, 3);
+  expect(ink.cents[125]).toBeCloseTo(3, 3);
+  expect([ink.kind[115], ink.kind[125]]).toEqual([INK, INK]);
+  const apart = new InkTrack({
+    ...setting,
+    notes: [
+      { ...note, fromSeconds: 5, toSeconds: 6 },
+      { ...note, fromSeconds: 9, toSeconds: 10 },
+    ],
+  });
+  apart.follow(track);
+  expect(Array.from(apart.kind.subarray(0, 220)).every((kind) => kind === NO_INK)).toBe(true);
 });

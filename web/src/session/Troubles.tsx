@@ -37,6 +37,7 @@ const WAYS: Record<TroubleCode, Way[]> = {
   storageRefused: ['dismiss'],
   takeUnsaved: ['saveFile'],
   nothingHeard: ['dismiss'],
+  droneHeard: ['dismiss'],
   workerFailed: ['reload'],
   workerRestarted: ['dismiss'],
 };

@@ -3,12 +3,14 @@ import type { AudioDesk, Metronome } from '../audio/index.ts';
 import type { SettingsRecord } from '../storage/index.ts';
 
 type Click = SettingsRecord['click'];
+type Metre = Pick<SettingsRecord, 'subdivision' | 'accent' | 'silentBars'>;
 
 /** What beats: the exercise, or the free desk at a tempo of its own. */
 export interface BeatSource {
   exercise: Exercise | null;
   click: Click;
   tempoBpm: number;
+  metre: Metre;
 }
 
 /** The metronome as the session uses it. */
@@ -16,6 +18,8 @@ export interface Beat {
   /** Starts at `zeroSeconds` of the audio clock. */
   start(source: BeatSource, zeroSeconds: number): void;
   setClick(source: BeatSource): void;
+  /** Goes on with other clicks on the same beats. */
+  setMetre(source: BeatSource): void;
   /** Changes the tempo of the free desk while it beats. */
   setTempo(source: BeatSource): void;
 }
@@ -23,12 +27,15 @@ export interface Beat {
 const isHeard = (click: Click) => click === 'heard' || click === 'both';
 
 export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
-  function start({ exercise, click, tempoBpm }: BeatSource, zeroSeconds: number) {
+  function start({ exercise, click, tempoBpm, metre }: BeatSource, zeroSeconds: number) {
     metronome.setHeard(isHeard(click));
     metronome.start({
       zeroSeconds,
       secondsPerBeat: exercise ? secondsPerBeat(exercise) : 60 / tempoBpm,
       beatsPerBar: exercise?.beatsPerBar ?? 4,
+      subdivision: metre.subdivision,
+      accent: metre.accent,
+      silentBars: metre.silentBars,
     });
   }
   return {
@@ -37,6 +44,9 @@ export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
       metronome.setHeard(isHeard(source.click));
       if (source.click === 'off') metronome.stop();
       else if (!metronome.pulse) start(source, desk.now() + 0.05);
+    },
+    setMetre({ metre: { subdivision, accent, silentBars } }) {
+      if (metronome.pulse) metronome.start({ ...metronome.pulse, subdivision, accent, silentBars });
     },
     setTempo(source) {
       const { pulse } = metronome;

@@ -1,22 +1,21 @@
-import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
+import type { Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import type { Dispatch } from '@reduxjs/toolkit';
-import { createAudioDesk, createMetronome } from '../audio/index.ts';
-import type { WholeTake } from '../storage/index.ts';
+import { createAudioDesk, createDrone, createMetronome } from '../audio/index.ts';
+import type { RoundRecord, WholeTake } from '../storage/index.ts';
 import type { SessionClient } from '../workers/index.ts';
 import type { SessionSetup } from './setup.ts';
 import { minuteKept, phaseChanged, troubleCame, troublesWent, type TroubleCode } from './sessionSlice.ts';
 import { createBeat, type BeatSource } from './beat.ts';
+import { createDroneKeeper } from './droneKeeper.ts';
 import { createLiveInput } from './liveInput.ts';
+import { createRoundRunner } from './roundRunner.ts';
 import { createSessionEar } from './sessionEar.ts';
 import type { LiveSound, SessionController } from './sessionTypes.ts';
-import { INPUT_TROUBLES, SOUND_TROUBLES } from './troubleGroups.ts';
+import { createTakeRunner, standInOf } from './takeRunner.ts';
+import { INPUT_TROUBLES } from './troubleGroups.ts';
 import { watchWorker } from './workerWatch.ts';
 
-const COUNT_LEAD_SECONDS = 0.15;
-/** Part of a counted take before beat 0: an early start must be seen. */
-const TAKE_LEAD_BEATS = 1;
-const STAND_IN_LEAD_SECONDS = 1;
 /** A worker that breaks oftener than this will break again. */
 const MOST_RESTARTS = 3;
 const RESTARTS_WITHIN_SECONDS = 60;
@@ -29,6 +28,7 @@ export interface SessionConfig {
   finishTakes(): Promise<void>;
   /** A take could not be stored by the worker. */
   onUnsaved(take: WholeTake): Promise<void>;
+  storeRound(round: RoundRecord): Promise<void>;
 }
 
 /** Ties input, worker, metronome and store together. One per page. */
@@ -36,11 +36,11 @@ export function createSessionController(config: SessionConfig): SessionControlle
   const { client, dispatch, finishTakes, onUnsaved } = config;
   const trouble = (code: TroubleCode) => dispatch(troubleCame(code));
   let setup: SessionSetup | null = null;
-  let exercise: Exercise | null = null;
+  /** Where the exercise that is played came from. */
+  let address = '';
   /** Whether a room listens: then an input that failed is opened again by itself. */
   let listening = false;
   let restarts: number[] = [];
-  let seed = 1;
   const unsaved: WholeTake[] = [];
   const live: LiveSound = {
     track: new FrameTrack(),
@@ -63,12 +63,15 @@ export function createSessionController(config: SessionConfig): SessionControlle
     dispatch,
     isStandIn: () => setup?.settings.source === 'standIn',
     onBegun(beatZeroSeconds) {
+      round.began();
       // Playing to start: the beat joins the player. What is heard now left the speaker a round trip ago.
-      if (exercise?.start === 'playToStart') startPulse(beatZeroSeconds - (setup?.roundTripSeconds ?? 0));
+      const phrase = round.phrase();
+      if (setup && phrase?.start === 'playToStart')
+        startPulse(setup, phrase, beatZeroSeconds - (setup.roundTripSeconds ?? 0));
     },
-    onOver() {
-      metronome.stop();
+    onOver(ended) {
       desk.stopStandIn();
+      round.over(ended?.analysis ?? null, ended?.takeId ?? null);
     },
     onUnsaved(take) {
       unsaved.push(take);
@@ -102,14 +105,39 @@ export function createSessionController(config: SessionConfig): SessionControlle
   });
 
   const beat = createBeat(metronome, desk);
-  const beatSource = ({ settings: { click, tempoBpm } }: SessionSetup): BeatSource => ({
+  const beatSource = ({ settings }: SessionSetup, exercise: Exercise | null): BeatSource => ({
     exercise,
-    click,
-    tempoBpm,
+    click: settings.click,
+    tempoBpm: settings.tempoBpm,
+    metre: settings,
   });
-  function startPulse(zeroSeconds: number) {
-    if (setup) beat.start(beatSource(setup), zeroSeconds);
+  function startPulse(next: SessionSetup, exercise: Exercise | null, zeroSeconds: number) {
+    beat.start(beatSource(next, exercise), zeroSeconds);
   }
+  const drone = createDrone(desk.output);
+  const droneKeeper = createDroneKeeper(drone, client, (spoils) => {
+    if (spoils) trouble('droneHeard');
+    else dispatch(troublesWent(['droneHeard']));
+    if (setup) controller.adjust(setup);
+  });
+  const takes = createTakeRunner({
+    client,
+    desk,
+    metronome,
+    drone,
+    dispatch,
+    sampleRateHz: () => input.sampleRateHz,
+    startPulse,
+  });
+  const round = createRoundRunner({
+    takes,
+    desk,
+    metronome,
+    live,
+    dispatch,
+    setup: () => setup,
+    storeRound: config.storeRound,
+  });
 
   async function open(next: SessionSetup): Promise<boolean> {
     setup = next;
@@ -133,7 +161,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
   /** Makes ready again what was ready before, on an input opened anew. */
   async function listenAgain() {
     if (!listening || !setup) return;
-    if (exercise) await controller.arm(setup, exercise);
+    if (round.exercise) await controller.arm(setup, round.exercise, address);
     else await controller.goFree(setup);
   }
 
@@ -155,18 +183,10 @@ export function createSessionController(config: SessionConfig): SessionControlle
     await listenAgain();
   }
 
-  const standInOf = ({ settings: { hornId, a4Hz }, scale, profile }: SessionSetup) => ({
-    hornId,
-    a4Hz,
-    scale,
-    profile,
-    sampleRateHz: input.sampleRateHz,
-  });
-
-  /** The sound of the stand-in playing the exercise; null where a horn plays. */
-  async function standInSound(): Promise<Float32Array<ArrayBuffer> | null> {
-    if (!setup || !exercise || setup.settings.source !== 'standIn') return null;
-    return client.remote.renderStandIn({ ...standInOf(setup), exercise, seed: seed++ });
+  /** What was being played is kept, but its end is no news: something else is wanted now. */
+  function leaveTake() {
+    live.takeId = null;
+    metronome.stop();
   }
 
   const controller: SessionController = {
@@ -177,81 +197,69 @@ export function createSessionController(config: SessionConfig): SessionControlle
     unsaved,
     async goFree(next) {
       listening = true;
-      exercise = null;
+      round.unload();
       metronome.stop();
-      desk.stopStandIn();
       if (!(await open(next))) return;
       live.takeId = null;
       await client.remote.disarm();
       live.beatZeroSeconds = null;
       dispatch(phaseChanged('free'));
-      if (next.settings.click !== 'off') startPulse(desk.now() + 0.1);
+      if (next.settings.click !== 'off') startPulse(next, null, desk.now() + 0.1);
+      droneKeeper.update(next, null);
       if (next.settings.source !== 'standIn') return;
-      const samples = await client.remote.renderFreePlaying({ ...standInOf(next), seed });
-      if (exercise === null) desk.playStandIn(samples, input.sampleRateHz, 0, true);
+      const samples = await client.remote.renderFreePlaying({
+        ...standInOf(next, input.sampleRateHz),
+        seed: 1,
+      });
+      if (round.exercise === null) desk.playStandIn(samples, input.sampleRateHz, 0, true);
     },
     async rest() {
       listening = false;
-      exercise = null;
+      round.unload();
       live.takeId = null;
       metronome.stop();
-      desk.stopStandIn();
+      droneKeeper.stop();
       if (input.source !== null) await client.remote.disarm();
     },
-    async arm(next, wanted) {
+    async arm(next, wanted, from) {
       listening = true;
+      address = from;
       desk.stopStandIn();
       metronome.stop();
-      exercise = wanted;
       live.takeId = null;
       if (!(await open(next))) return;
-      const { hornId, a4Hz, toleranceId, source, eyes, click } = next.settings;
-      await client.remote.arm({
-        context: {
-          exercise: wanted,
-          hornId,
-          a4Hz,
-          scale: next.scale,
-          toleranceId,
-          roomFloorDb: next.roomFloorDb,
-        },
-        source,
-        eyes,
-        roundTripSeconds: next.roundTripSeconds ?? desk.outputLatencySeconds(),
-      });
+      await round.load(wanted, from);
       dispatch(phaseChanged('armed'));
-      if (wanted.start === 'playToStart' && click !== 'off') startPulse(desk.now() + 0.1);
+      droneKeeper.update(next, round.phrase());
     },
     adjust(next) {
-      if (!setup || !exercise) return;
-      setup = { ...setup, scale: next.scale, settings: { ...setup.settings, eyes: next.settings.eyes } };
-      void client.remote.adjust({ eyes: next.settings.eyes, scale: next.scale });
+      const before = setup;
+      if (!before) return;
+      const { eyes, drone: wanted, subdivision, accent, silentBars } = next.settings;
+      const settings = { ...before.settings, eyes, drone: wanted, subdivision, accent, silentBars };
+      setup = { ...before, scale: next.scale, settings };
+      beat.setMetre(beatSource(setup, round.phrase()));
+      droneKeeper.update(setup, round.phrase());
+      if (round.exercise)
+        void client.remote.adjust({ eyes, scale: next.scale, droneSpoils: droneKeeper.spoils });
     },
     async begin() {
-      if (!setup || !exercise) return;
-      if (input.source === null) {
-        await controller.arm(setup, exercise);
-        return;
-      }
-      dispatch(troublesWent(SOUND_TROUBLES));
-      // Made before anything is counted, so that the stand-in is never late.
-      const sound = await standInSound();
-      if (!exercise) return;
-      if (exercise.start === 'playToStart') {
-        dispatch(phaseChanged('armed'));
-        if (setup.settings.click !== 'off') startPulse(desk.now() + 0.1);
-        if (sound) desk.playStandIn(sound, input.sampleRateHz, desk.now(), false);
-        return;
-      }
-      const beatSeconds = secondsPerBeat(exercise);
-      const lead = sound ? STAND_IN_LEAD_SECONDS + setup.profile.responseMs / 1000 : 0;
-      const countSeconds = exercise.beatsPerBar * beatSeconds;
-      const countStart = desk.now() + COUNT_LEAD_SECONDS + Math.max(0, lead - countSeconds);
-      const beatZero = countStart + countSeconds;
-      startPulse(countStart);
-      dispatch(phaseChanged('counting'));
-      await client.remote.beginAt(beatZero, TAKE_LEAD_BEATS * beatSeconds);
-      if (sound) desk.playStandIn(sound, input.sampleRateHz, beatZero - lead, false);
+      if (!setup || !round.exercise) return;
+      if (input.source === null) await controller.arm(setup, round.exercise, address);
+      else await round.begin();
+    },
+    async again() {
+      leaveTake();
+      await round.again();
+    },
+    async skip() {
+      leaveTake();
+      await round.skip();
+    },
+    async pause() {
+      leaveTake();
+      await client.remote.endTake();
+      await round.pause();
     },
     async endTake() {
       await client.remote.endTake();
@@ -267,12 +275,12 @@ export function createSessionController(config: SessionConfig): SessionControlle
     setClick(click) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, click } };
-      beat.setClick(beatSource(setup));
+      beat.setClick(beatSource(setup, round.phrase()));
     },
     setTempo(tempoBpm) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, tempoBpm } };
-      beat.setTempo(beatSource(setup));
+      beat.setTempo(beatSource(setup, round.phrase()));
     },
   };
   return controller;

@@ -1,4 +1,5 @@
 import { FrameTrack } from '@inner-hum/core/hearing';
+import type { TakeAnalysis } from '@inner-hum/core/judge';
 import type { Dispatch } from '@reduxjs/toolkit';
 import type { WholeTake } from '../storage/index.ts';
 import type { SessionEvent } from '../workers/index.ts';
@@ -13,8 +14,8 @@ interface SessionEarConfig {
   isStandIn(): boolean;
   /** A take has begun; its beat 0 was heard at this time of the audio clock. */
   onBegun(beatZeroSeconds: number): void;
-  /** The take that was waited for is over, or nothing came. */
-  onOver(): void;
+  /** The take that was waited for is over; null: nothing came. */
+  onOver(ended: { takeId: string; analysis: TakeAnalysis } | null): void;
   onUnsaved(take: WholeTake): void;
   onWorkerFailed(): void;
 }
@@ -41,12 +42,12 @@ export function createSessionEar(config: SessionEarConfig): (event: SessionEvent
       case 'takeEnded':
         // A take that was left - another room, another exercise - is kept, but is no news here.
         if (event.takeId !== live.takeId) return;
-        config.onOver();
         live.takeFrames = live.track.count;
         dispatch(takeEnded(event.takeId));
+        config.onOver(event);
         return;
       case 'nothingHeard':
-        config.onOver();
+        config.onOver(null);
         dispatch(troubleCame('nothingHeard'));
         dispatch(phaseChanged('armed'));
         return;

@@ -30,8 +30,22 @@ export type TroubleCode =
   | 'storageRefused'
   | 'takeUnsaved'
   | 'nothingHeard'
+  | 'droneHeard'
   | 'workerFailed'
   | 'workerRestarted';
+
+/** Where a round is. A single take is a round of one without an id. */
+export interface RoundState {
+  id: string | null;
+  /** The phrase that is shown: played, or just ended. */
+  index: number;
+  count: number;
+  /** Time of the audio clock at which the rest is over and the next phrase begins; null while there is no rest. */
+  restUntil: number | null;
+  paused: boolean;
+  over: boolean;
+  takeIds: string[];
+}
 
 export interface SessionState {
   phase: SessionPhase;
@@ -40,6 +54,7 @@ export interface SessionState {
   takeId: string | null;
   /** What the last key press kept or could not keep. */
   keptTakeId: string | null;
+  round: RoundState;
 }
 
 /** The part of the store that the Stand's rooms read. */
@@ -47,7 +62,23 @@ export interface SessionStore {
   session: SessionState;
 }
 
-const initialState: SessionState = { phase: 'off', troubles: [], takeId: null, keptTakeId: null };
+const NO_ROUND: RoundState = {
+  id: null,
+  index: 0,
+  count: 0,
+  restUntil: null,
+  paused: false,
+  over: false,
+  takeIds: [],
+};
+
+const initialState: SessionState = {
+  phase: 'off',
+  troubles: [],
+  takeId: null,
+  keptTakeId: null,
+  round: NO_ROUND,
+};
 
 export const sessionSlice = createSlice({
   name: 'session',
@@ -59,6 +90,12 @@ export const sessionSlice = createSlice({
     takeEnded(state, { payload }: PayloadAction<string>) {
       state.phase = 'ended';
       state.takeId = payload;
+    },
+    roundChanged(state, { payload }: PayloadAction<Partial<RoundState>>) {
+      Object.assign(state.round, payload);
+    },
+    roundTakeKept(state, { payload }: PayloadAction<string>) {
+      state.round.takeIds.push(payload);
     },
     minuteKept(state, { payload }: PayloadAction<string | null>) {
       state.keptTakeId = payload;
@@ -72,4 +109,5 @@ export const sessionSlice = createSlice({
   },
 });
 
-export const { phaseChanged, takeEnded, minuteKept, troubleCame, troublesWent } = sessionSlice.actions;
+export const { phaseChanged, takeEnded, roundChanged, roundTakeKept, minuteKept, troubleCame, troublesWent } =
+  sessionSlice.actions;

@@ -27,11 +27,17 @@ export interface SessionController {
   goFree(setup: SessionSetup): Promise<void>;
   /** A room of the Stand is left: a running take ends and is kept, sounds stop, the input stays open. */
   rest(): Promise<void>;
-  /** Makes an exercise ready: the note begins it, or `begin` counts in. */
-  arm(setup: SessionSetup, exercise: Exercise): Promise<void>;
-  /** What may change while armed: eyes, and the scale learned from the last takes. */
+  /** Makes an exercise ready: the note begins it, or `begin` counts in. `address` is where it is played again. */
+  arm(setup: SessionSetup, exercise: Exercise, address: string): Promise<void>;
+  /** What may change while armed: eyes, beat, drone, and the scale learned from the last takes. */
   adjust(setup: SessionSetup): void;
+  /** Begins, or goes on after a pause. */
   begin(): Promise<void>;
+  /** The phrase just played, once more. */
+  again(): Promise<void>;
+  skip(): Promise<void>;
+  /** Ends what is played and waits. */
+  pause(): Promise<void>;
   endTake(): Promise<void>;
   keepLastMinute(): Promise<void>;
   /** Round-trip delays of clicks that were due at these times. */

@@ -1,6 +1,13 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
-import { giveNewColumns, giveNoteMeasures, giveResponse } from './upgrades.ts';
-import type { CalibrationRecord, ChunkRecord, FramesRecord, SettingsRecord, TakeRecord } from './records.ts';
+import { giveItems, giveNewColumns, giveNoteMeasures, giveResponse } from './upgrades.ts';
+import type {
+  CalibrationRecord,
+  ChunkRecord,
+  FramesRecord,
+  RoundRecord,
+  SettingsRecord,
+  TakeRecord,
+} from './records.ts';
 
 /** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
 class InnerHumDatabase extends Dexie {
@@ -9,6 +16,7 @@ class InnerHumDatabase extends Dexie {
   frames!: Table<FramesRecord, string>;
   settings!: Table<SettingsRecord, string>;
   calibrations!: Table<CalibrationRecord, string>;
+  rounds!: Table<RoundRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -28,6 +36,9 @@ class InnerHumDatabase extends Dexie {
         await transaction.table('frames').toCollection().modify(giveNewColumns);
         await transaction.table('takes').toCollection().modify(giveResponse);
       });
+    this.version(4)
+      .stores({ takes: 'id, state, startedAt, roundId', rounds: 'id, startedAt' })
+      .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveItems));
   }
 }
 

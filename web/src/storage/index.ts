@@ -1,7 +1,16 @@
 // The only place that touches Dexie: schema, migrations, and named functions to read and write.
 export { openDatabase, openStorage, database, type StorageKind } from './database.ts';
-export type { TakeRecord, WholeTake, SettingsRecord, StandKeys, CalibrationRecord } from './records.ts';
+export type {
+  CalibrationRecord,
+  DroneSettings,
+  RoundRecord,
+  SettingsRecord,
+  StandKeys,
+  TakeRecord,
+  WholeTake,
+} from './records.ts';
 export { DEFAULT_SETTINGS } from './records.ts';
 export * from './journal.ts';
 export * from './takes.ts';
 export * from './settings.ts';
+export * from './rounds.ts';

@@ -1,14 +1,19 @@
-import type { DynamicScale } from '@inner-hum/core/exercise';
+import type { DynamicScale, Exercise } from '@inner-hum/core/exercise';
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId, NoteNaming } from '@inner-hum/core/horn';
-import type { TakeAnalysis, TakeContext, TakeLoudness, ToleranceId } from '@inner-hum/core/judge';
+import type { Call, TakeAnalysis, TakeContext, TakeLoudness, ToleranceId } from '@inner-hum/core/judge';
 
 export interface TakeRecord {
   id: string;
   /** `recording` until the take has ended and been judged. */
   state: 'recording' | 'kept';
-  /** A swell is judged by its context; free playing is kept as it is. */
-  kind: 'swell' | 'free';
+  /** An exercise is judged by its context; free playing is kept as it is. */
+  kind: 'exercise' | 'free';
+  /** The round it was played in, and which phrase of it this is; null and 0 for a take by itself. */
+  roundId: string | null;
+  phrase: number;
+  /** What the player called after a blind take, before it was shown; null where nothing was called. */
+  call: Call | null;
   startedAt: number;
   hornId: HornId;
   a4Hz: number;
@@ -27,6 +32,16 @@ export interface TakeRecord {
   /** Found on the next visit after the page had gone while it was played. */
   recovered: boolean;
   deletedAt: number | null;
+}
+
+/** An exercise gone through phrase by phrase; each phrase is a take. */
+export interface RoundRecord {
+  id: string;
+  startedAt: number;
+  hornId: HornId;
+  exercise: Exercise;
+  /** Where it is played again. */
+  address: string;
 }
 
 /** Part of a take's sound; parts are numbered from 0 without holes. */
@@ -65,15 +80,33 @@ export interface SettingsRecord {
   click: 'heard' | 'seen' | 'both' | 'off';
   eyes: 'watch' | 'blind';
   minutes: number | null;
+  /** Clicks a beat, and whether the first of a bar is louder. */
+  subdivision: number;
+  accent: boolean;
+  /** Bars with a beat, then bars without; null: every bar has one. */
+  silentBars: { sounding: number; silent: number } | null;
+  drone: DroneSettings;
   /** The one key of each Stand action that has one; pedals, space and enter are fixed. */
   keys: StandKeys;
+}
+
+export interface DroneSettings {
+  on: boolean;
+  /** A written note, or the one that is played. */
+  midi: number | null;
+  /** Tempered like a piano, or in a pure interval to the note that is played. */
+  tuning: 'tempered' | 'pure';
+  timbre: 'flute' | 'reed' | 'fifth';
 }
 
 export interface StandKeys {
   watch: string;
   blind: string;
   click: string;
+  drone: string;
   keep: string;
+  pause: string;
+  skip: string;
 }
 
 /** One row per microphone place; the newest counts. */
@@ -101,5 +134,9 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   click: 'seen',
   eyes: 'watch',
   minutes: null,
-  keys: { watch: '1', blind: '2', click: '3', keep: 'k' },
+  subdivision: 1,
+  accent: true,
+  silentBars: null,
+  drone: { on: false, midi: null, tuning: 'tempered', timbre: 'flute' },
+  keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n' },
 };

@@ -8,6 +8,8 @@ const key = yup
   .matches(/^[a-z0-9]$/)
   .required();
 
+const bars = yup.number().integer().min(1).max(8).required();
+
 /** What may stand in the settings row; anything else falls back to its default, field by field. */
 const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   visited: yup.boolean().required(),
@@ -24,13 +26,28 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   click: yup.string().oneOf(['heard', 'seen', 'both', 'off']).required(),
   eyes: yup.string().oneOf(['watch', 'blind']).required(),
   minutes: yup.number().min(1).max(240).nullable().defined(),
-  keys: yup.object({ watch: key, blind: key, click: key, keep: key }).required(),
+  subdivision: yup.number().integer().min(1).max(4).required(),
+  accent: yup.boolean().required(),
+  silentBars: yup.object({ sounding: bars, silent: bars }).nullable().defined(),
+  drone: yup
+    .object({
+      on: yup.boolean().required(),
+      midi: yup.number().integer().min(40).max(110).nullable().defined(),
+      tuning: yup.string().oneOf(['tempered', 'pure']).required(),
+      timbre: yup.string().oneOf(['flute', 'reed', 'fifth']).required(),
+    })
+    .required(),
+  keys: yup
+    .object({ watch: key, blind: key, click: key, drone: key, keep: key, pause: key, skip: key })
+    .required(),
 };
 
 /** The settings, complete; a damaged or missing field reads as its default. */
 export async function readSettings(): Promise<SettingsRecord> {
   const stored = ((await database().settings.get('settings')) ?? {}) as Record<string, unknown>;
   const settings: Record<string, unknown> = { ...DEFAULT_SETTINGS };
+  // An action that has come since has no key of the player's yet.
+  if (typeof stored.keys === 'object') stored.keys = { ...DEFAULT_SETTINGS.keys, ...stored.keys };
   for (const [name, schema] of Object.entries(fields))
     if (schema.isValidSync(stored[name], { strict: true })) settings[name] = stored[name];
   return settings as unknown as SettingsRecord;

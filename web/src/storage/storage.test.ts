@@ -28,7 +28,10 @@ beforeEach(() => openDatabase(`test-${count++}`));
 const record: TakeRecord = {
   id: 'a',
   state: 'recording',
-  kind: 'swell',
+  kind: 'exercise',
+  roundId: null,
+  phrase: 0,
+  call: null,
   startedAt: 1000,
   hornId: 'alto',
   a4Hz: 440,
@@ -88,8 +91,30 @@ it('opens what an older version stored, with its figures under their new names',
     calibrations: 'id, madeAt',
   });
   const measures = { centsMean: -3, bendWithLevel: { centsPer10Db: -9, r2: 0.97 } };
+  const item = {
+    kind: 'note',
+    writtenMidi: 67,
+    lengthBeats: 4,
+    dynamics: [
+      { beat: 0, mark: 'pp' },
+      { beat: 4, mark: 'ff' },
+    ],
+  };
+  const exercise = { version: 1, tempoBpm: 60, beatsPerBar: 4, start: 'countIn', items: [item] };
+  const analysis = {
+    measures,
+    events: [
+      { type: 'toneOnset', timeSeconds: 0.6 },
+      { type: 'end', timeSeconds: 4.5 },
+    ],
+    verdict: {
+      findings: [{ kind: 'even' }],
+      advice: 'addABeat',
+      band: { pitchCents: 10, swellErrorDb: 2.5 },
+    },
+  };
   await old.table('takes').bulkAdd([
-    { ...record, id: 'judged', state: 'kept', analysis: { measures } },
+    { ...record, id: 'judged', kind: 'swell', state: 'kept', context: { exercise }, analysis },
     { ...record, id: 'free', state: 'kept' },
   ]);
   await old.table('frames').add({ takeId: 'judged', columns: { f0Hz: Float32Array.of(220, NaN) } });
@@ -104,6 +129,11 @@ it('opens what an older version stored, with its figures under their new names',
     levelDb: null,
     responseMs: null,
   });
+  const judged = takes.find(({ id }) => id === 'judged');
+  expect(judged).toMatchObject({ kind: 'exercise', roundId: null, call: null });
+  expect(judged?.context?.exercise.phrases[0].items[0]).toMatchObject({ writtenMidi: 67, attack: 'any' });
+  expect(judged?.analysis?.items).toMatchObject([{ status: 'played', startSeconds: 0.6, endSeconds: 4.5 }]);
+  expect(judged?.analysis?.verdict).toMatchObject({ of: [0], judged: 1, asWritten: 1 });
   expect(await readTakeFrames('judged')).toMatchObject({
     f0Hz: Float32Array.of(220, NaN),
     partialsDb: new Float32Array(32).fill(NaN),

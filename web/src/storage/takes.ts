@@ -1,5 +1,5 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { TakeLoudness } from '@inner-hum/core/judge';
+import type { Call, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import type { TakeRecord } from './records.ts';
@@ -42,6 +42,21 @@ export async function purgeDeleted(now: number): Promise<void> {
     .takes.filter(({ deletedAt }) => deletedAt !== null && now - deletedAt > UNDO_MS)
     .primaryKeys();
   for (const id of old) await eraseTake(id);
+}
+
+/** What the player called after a blind take. */
+export async function writeCall(takeId: string, call: Call): Promise<void> {
+  await database().takes.update(takeId, { call });
+}
+
+/** The last judged takes from one kind of source, newest first; at most 200. */
+export async function recentJudged(source: TakeRecord['source']): Promise<TakeRecord[]> {
+  return database()
+    .takes.orderBy('startedAt')
+    .reverse()
+    .filter((take) => isListed(take) && take.source === source && take.analysis !== null)
+    .limit(200)
+    .toArray();
 }
 
 /** How loud the last judged takes from one kind of source were, newest first; at most 40. */

@@ -1,3 +1,4 @@
+import { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_PARTIAL } from '@inner-hum/core/hearing';
 
 /** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
@@ -34,4 +35,60 @@ export function giveNewColumns({ columns }: { columns: Record<string, Float32Arr
 /** Version 2 to 3: how long the air went before the tone was not measured. */
 export function giveResponse(take: { analysis: { measures: Record<string, unknown> } | null }): void {
   if (take.analysis) take.analysis.measures.responseMs = null;
+}
+
+/** Measures of how a note came in and followed another; of an older take they are not known. */
+const ADDED_TO_ITEMS = [
+  'onsetOffsetMs',
+  'firstPartial',
+  'landingCents',
+  'settleMs',
+  'stepDb',
+  'stepBrightness',
+  'stepCents',
+  'slurMs',
+  'overshootCents',
+  'gapMs',
+];
+
+interface TakeOfVersion3 {
+  kind: string;
+  context: { exercise: unknown } | null;
+  analysis: {
+    events: { type: string; timeSeconds: number }[];
+    measures: Record<string, unknown>;
+    verdict: { findings: { kind: string }[] } & Record<string, unknown>;
+    items?: unknown[];
+  } | null;
+}
+
+/** Version 3 to 4: the exercise in its second version, the only note as the only item, and no round. */
+export function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
+  if (take.kind === 'swell') take.kind = 'exercise';
+  Object.assign(take, { roundId: null, phrase: 0, call: null });
+  const { context, analysis } = take;
+  if (!context) return;
+  const exercise = parseExercise(context.exercise);
+  context.exercise = exercise;
+  const [note] = exercise.phrases[0].items;
+  if (!analysis || note.kind !== 'note') return;
+  const { events, measures, verdict } = analysis;
+  const at = (type: string) => events.find((event) => event.type === type)?.timeSeconds ?? null;
+  const own = { ...measures, ...Object.fromEntries(ADDED_TO_ITEMS.map((name) => [name, null])) };
+  analysis.items = [
+    {
+      item: 0,
+      kind: 'note',
+      status: 'played',
+      writtenMidi: note.writtenMidi,
+      heardMidi: null,
+      startSeconds: at('toneOnset'),
+      endSeconds: at('end'),
+      events: [...events],
+      measures: own,
+      verdict: { ...verdict },
+    },
+  ];
+  const isEven = verdict.findings.every(({ kind }) => kind === 'even');
+  Object.assign(verdict, { of: verdict.findings.map(() => 0), judged: 1, asWritten: isEven ? 1 : 0 });
 }

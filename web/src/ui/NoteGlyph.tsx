@@ -48,3 +48,9 @@ export function noteText(midi: number, naming: NoteNaming): string {
   const { stem, accidental, octave } = nameNote(midi, naming);
   return `${stem}${accidental === '' ? '' : ` ${accidental}`} ${octave}`;
 }
+
+/** The same where room is scarce: "G4", "B flat 3". */
+export function shortNote(midi: number, naming: NoteNaming): string {
+  const { stem, accidental, octave } = nameNote(midi, naming);
+  return accidental === '' ? `${stem}${octave}` : `${stem} ${accidental} ${octave}`;
+}

@@ -1,10 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import type { Finding, Verdict } from '@inner-hum/core/judge';
+import type { NoteNaming } from '@inner-hum/core/horn';
+import type { Finding, TakeAnalysis } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
+import { noteText } from './NoteGlyph.tsx';
 
 /** A finding in words, with its figures. */
-export function findingText(finding: Finding, t: TFunction): string {
+export function findingText(finding: Finding, naming: NoteNaming, t: TFunction): string {
   switch (finding.kind) {
     case 'jump':
       return t('finding.jump', { partial: finding.to, seconds: finding.atSeconds.toFixed(1) });
@@ -39,25 +41,75 @@ export function findingText(finding: Finding, t: TFunction): string {
     case 'wander':
       return t('finding.wander', { count: Math.round(finding.cents) });
     case 'swellError':
-      return t('finding.swellError', { db: finding.db.toFixed(1) });
+    case 'unsteady':
+      return t(`finding.${finding.kind}`, { db: finding.db.toFixed(1) });
     case 'even':
       return t('finding.even', { db: finding.errorDb.toFixed(1), count: Math.round(finding.spreadCents) });
+    case 'wrongNote':
+      return t('finding.wrongNote', { note: noteText(finding.heardMidi, naming) });
+    case 'crack':
+      return t('finding.crack', { partial: finding.to, seconds: finding.atSeconds.toFixed(1) });
+    case 'breath':
+    case 'restart':
+      return t(`finding.${finding.kind}`, { seconds: finding.atSeconds.toFixed(1) });
+    case 'slurGap':
+      return t('finding.slurGap', { ms: Math.round(finding.lengthMs / 10) * 10 });
+    case 'firstPartial':
+      return t('finding.firstPartial', { partial: finding.partial });
+    case 'slowSlur':
+      return t('finding.slowSlur', { ms: Math.round(finding.ms / 10) * 10 });
+    case 'beat':
+      return t(finding.ms > 0 ? 'finding.beatLate' : 'finding.beatEarly', {
+        ms: Math.round(Math.abs(finding.ms) / 10) * 10,
+      });
+    case 'overshoot':
+      return t('finding.overshoot', { count: Math.round(finding.cents) });
+    case 'hum':
+    case 'landing':
+      return t(`finding.${finding.kind}${finding.cents > 0 ? 'Sharp' : 'Flat'}`, {
+        count: Math.round(Math.abs(finding.cents)),
+      });
+    case 'step':
+      return t(finding.db > 0 ? 'finding.stepLouder' : 'finding.stepSofter', {
+        db: Math.abs(finding.db).toFixed(1),
+      });
+    case 'held':
+      return finding.cause === 'completed'
+        ? t('finding.heldToEnd', { seconds: finding.seconds.toFixed(1) })
+        : t('finding.held', { seconds: finding.seconds.toFixed(1), cause: t(`cause.${finding.cause}`) });
+    case 'missed':
+    case 'gapBreath':
+    case 'toneInAir':
+    case 'quiet':
+      return t(`finding.${finding.kind}`);
   }
 }
 
-/** The whole verdict as one line of text, for lists. */
-export function verdictText({ findings }: Verdict, t: TFunction): string {
-  return findings.map((finding) => findingText(finding, t)).join(' ');
+type Judged = Pick<TakeAnalysis, 'verdict' | 'items'>;
+
+/** The whole verdict as one line of text, for lists; in a line of notes each finding is said of its note. */
+export function verdictText({ verdict, items }: Judged, naming: NoteNaming, t: TFunction): string {
+  const { findings, of, judged, asWritten } = verdict;
+  if (judged <= 1) return findings.map((finding) => findingText(finding, naming, t)).join(' ');
+  const count = t('verdict.asWritten', { count: asWritten, judged });
+  if (asWritten === judged) return count;
+  const told = findings.map((finding, i) => {
+    const item = items.at(of[i]);
+    const name =
+      item && 'writtenMidi' in item ? noteText(item.writtenMidi, naming) : t(`item.${item?.kind ?? 'note'}`);
+    return t('verdict.of', { name, finding: findingText(finding, naming, t) });
+  });
+  return [count, ...told].join(' ');
 }
 
 /** What stood out, the one thing to try, and the band it was judged by. */
-export function VerdictWords({ verdict }: { verdict: Verdict }) {
+export function VerdictWords({ analysis, naming }: { analysis: Judged; naming: NoteNaming }) {
   const { t } = useTranslation();
-  const { pitchCents, swellErrorDb } = verdict.band;
+  const { pitchCents, swellErrorDb } = analysis.verdict.band;
   return (
     <Box>
       <Box as="p" fontFamily="heading" fontSize="large" lineHeight="1.35" maxW="page">
-        {verdictText(verdict, t)} {t(`advice.${verdict.advice}`)}
+        {verdictText(analysis, naming, t)} {t(`advice.${analysis.verdict.advice}`)}
       </Box>
       <Box as="p" color="muted" fontSize="small" mt="1">
         {t('verdict.band', { cents: pitchCents, db: swellErrorDb })}

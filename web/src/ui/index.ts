@@ -1,5 +1,5 @@
 // Small shared parts without data access: what two rooms would otherwise each draw their own way.
-export { NoteGlyph, noteText } from './NoteGlyph.tsx';
+export { NoteGlyph, noteText, shortNote } from './NoteGlyph.tsx';
 export { Key } from './Key.tsx';
 export { Choice, type ChoiceOption } from './Choice.tsx';
 export { downloadFile } from './downloadFile.ts';
@@ -7,6 +7,8 @@ export { NumberField } from './NumberField.tsx';
 export { Select, type SelectGroup } from './Select.tsx';
 export { ActionButton, ActionLink } from './ActionButton.tsx';
 export { RoomHeading } from './RoomHeading.tsx';
-export { VerdictWords, verdictText } from './VerdictWords.tsx';
+export { CallWords } from './CallWords.tsx';
+export { familyName } from './familyName.ts';
+export { findingText, VerdictWords, verdictText } from './VerdictWords.tsx';
 export { useFreeKeys } from './useFreeKeys.ts';
 export { useNarrow } from './useNarrow.ts';

@@ -37,6 +37,8 @@ function armed(start: StartMode): ArmRequest {
     source: 'microphone',
     eyes: 'watch',
     roundTripSeconds: 0,
+    roundId: null,
+    phrase: 0,
   };
 }
 

@@ -5,27 +5,23 @@ import {
   type FrameColumns,
   type Listener,
 } from '@inner-hum/core/hearing';
-import { markFraction, levelAtFraction, lengthBeats, secondsPerBeat } from '@inner-hum/core/exercise';
-import { pitchTarget, type TakeContext } from '@inner-hum/core/judge';
+import { markFraction, levelAtFraction } from '@inner-hum/core/exercise';
+import { firstFault, type TakeContext } from '@inner-hum/core/judge';
 import { createSoundWatch, createTakeGate, type TakeGate } from '@inner-hum/core/tone';
 import type { ArmChange, ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
 import { SoundHistory } from './soundHistory.ts';
 import { holdTakeLock } from './takeLock.ts';
+import { takeLimits } from './takeLimits.ts';
 import { createTakeRecorder, type TakeRecorder } from './takeRecorder.ts';
 
-/** Sound before the first tone that belongs to the take: the air that made it. */
-const PRE_ROLL_SECONDS = 0.6;
-const SILENCE_SECONDS = 1.2;
-/** A take may run this much over its written length before it ends by itself. */
-const OVERTIME_SECONDS = 20;
-/** A counted take in which no tone came ends this long after what is written. */
-const PATIENCE_SECONDS = 2;
 /** Shorter holes happen whenever sources are connected and harm nothing. */
 const LOST_SECONDS = 0.03;
-const PARTIALS_THAT_START = [1, 2, 3, 4];
+/** How often a take that ends where it breaks is asked whether it has. */
+const FAULT_EVERY_FRAMES = 25;
 
 interface RunningTake {
   recorder: TakeRecorder;
+  context: TakeContext;
   startSample: number;
   releaseLock(): void;
 }
@@ -69,21 +65,10 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   let begun = false;
   let segmentStart = 0;
 
-  const startHz = ({ context }: ArmRequest) => {
-    const { targetHz, tubeHz } = pitchTarget(context.exercise.items[0], context.hornId, context.a4Hz);
-    return [targetHz, ...PARTIALS_THAT_START.map((partial) => partial * tubeHz)];
-  };
-  const writtenSeconds = ({ context: { exercise } }: ArmRequest) =>
-    lengthBeats(exercise) * secondsPerBeat(exercise);
+  const limitsOf = ({ context: { exercise, hornId, a4Hz } }: ArmRequest) =>
+    takeLimits(exercise, hornId, a4Hz);
   const newGate = (request: ArmRequest, afterSilence: boolean) =>
-    createTakeGate({
-      startHz: startHz(request),
-      roomFloorDb: request.context.roomFloorDb,
-      silenceSeconds: SILENCE_SECONDS,
-      maxSeconds: writtenSeconds(request) + OVERTIME_SECONDS,
-      patienceSeconds: writtenSeconds(request) + PATIENCE_SECONDS,
-      afterSilence,
-    });
+    createTakeGate({ ...limitsOf(request), roomFloorDb: request.context.roomFloorDb, afterSilence });
 
   function newSegment(startSample: number, takeId: string | null, beatZeroSeconds: number | null) {
     listener = createListener({ sampleRateHz });
@@ -104,14 +89,16 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       sampleRateHz,
       startedAt: Math.round(Date.now() - 1000 * agoSeconds),
       playerNote: '',
+      roundId: request.roundId,
+      phrase: request.phrase,
       onStorageTrouble: (full) => send({ type: 'storageTrouble', full }),
       onUnsaved: (take) => send({ type: 'takeUnsaved', take }),
     });
-    take = { recorder, startSample, releaseLock: holdTakeLock(takeId) };
+    take = { recorder, context, startSample, releaseLock: holdTakeLock(takeId) };
     for (const time of dueClicks) recorder.noteDueClick(toTakeTime(time));
     newSegment(startSample, takeId, liveBeatZero);
     gate = newGate(request, false);
-    gate.open(Math.round(liveBeatZero / FRAME_SECONDS));
+    gate.open(Math.round(Math.max(0, liveBeatZero) / FRAME_SECONDS));
     const early = history.since(startSample);
     recorder.append(early);
     listener.push(early, track);
@@ -148,16 +135,23 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       if (move?.type === 'start' && armed && !take) {
         send({ type: 'frames', columns: track.slice(sent, i + 1) });
         const onset = Math.round(move.startFrame * FRAME_SECONDS * sampleRateHz) + segmentStart;
-        const start = Math.max(history.start, onset - Math.round(PRE_ROLL_SECONDS * sampleRateHz));
+        const { preRollSeconds, firstNoteSeconds } = limitsOf(armed);
+        const start = Math.max(history.start, onset - Math.round(preRollSeconds * sampleRateHz));
         segmentStart = start;
-        beginTake(armed, start, (onset - start) / sampleRateHz, false);
+        beginTake(armed, start, (onset - start) / sampleRateHz - firstNoteSeconds, false);
         lookAtNewFrames();
         return;
       }
-      if (move?.type === 'end') finishTake();
+      if (move?.type === 'end' || breaksAt(i)) finishTake();
     }
     if (track.count > sent) send({ type: 'frames', columns: track.slice(sent) });
     sent = track.count;
+  }
+
+  /** Whether a running take that is to end where it breaks has broken. */
+  function breaksAt(frame: number): boolean {
+    if (take?.context.exercise.onFault !== 'stop' || frame % FAULT_EVERY_FRAMES !== 0) return false;
+    return firstFault(track, take.context) !== null;
   }
 
   return {
@@ -198,9 +192,9 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       gate = request.context.exercise.start === 'playToStart' ? newGate(request, false) : null;
       watch = createSoundWatch(levelAtFraction(markFraction('pp'), request.context.scale));
     },
-    adjust({ eyes, scale }) {
+    adjust({ eyes, scale, droneSpoils }) {
       if (!armed) return;
-      armed = { ...armed, eyes, context: { ...armed.context, scale } };
+      armed = { ...armed, eyes, context: { ...armed.context, scale, droneSpoils } };
       if (eyes === 'watch') take?.recorder.watched();
     },
     beginAt(beatZeroSeconds, leadSeconds) {

@@ -21,12 +21,16 @@ export interface ArmRequest {
   eyes: 'watch' | 'blind';
   /** Sound leaves and comes back this much later; 0 where it was never measured. */
   roundTripSeconds: number;
+  /** The round it belongs to and which phrase of it this is. */
+  roundId: string | null;
+  phrase: number;
 }
 
 /** What may change between two takes without arming anew. */
 export interface ArmChange {
   eyes: 'watch' | 'blind';
   scale: DynamicScale;
+  droneSpoils: boolean;
 }
 
 export interface FreeRequest {
@@ -66,6 +70,8 @@ export interface KeepRequest {
   eyes: 'watch' | 'blind';
   startedAt: number;
   playerNote: string;
+  roundId: string | null;
+  phrase: number;
 }
 
 /** The worker's calls. Everything that streams goes by ports and `SessionEvent`s instead. */
@@ -83,6 +89,8 @@ export interface SessionWorker {
   noteClicks(times: number[]): void;
   /** Delay in seconds of each click found near its due time (audio clock) in what was just heard. */
   clickDelays(due: number[]): number[];
+  /** How loud a sounding drone of these partials is at the microphone, beside the room, in dBFS; null before half a second. */
+  droneLeak(partialsHz: number[]): number | null;
   keepLastMinute(request: FreeRequest): Promise<string | null>;
   keepStandIn(request: KeepRequest): Promise<void>;
   recover(takeId: string): Promise<void>;

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { findClicks, listenTo } from '@inner-hum/core/hearing';
+import { droneLeakDb, findClicks, listenTo } from '@inner-hum/core/hearing';
 import { playExercise } from '@inner-hum/core/standin';
 import { eraseTake, finishTake, loadSamples, openDatabase, readTake, storeTake } from '../storage/index.ts';
 import { createLiveSession, type LiveSession } from './liveSession.ts';
@@ -9,6 +9,8 @@ import { withAbandonedTake } from './takeLock.ts';
 import { judgeRecord, newFreeRecord, newTakeRecord } from './takeRecords.ts';
 
 openDatabase(self.name);
+
+const DRONE_SECONDS = 0.5;
 
 let session: LiveSession | null = null;
 let capturePort: MessagePort | null = null;
@@ -52,6 +54,11 @@ const worker: SessionWorker = {
       );
     });
   },
+  droneLeak(partialsHz) {
+    const newest = session?.newest(DRONE_SECONDS);
+    if (!newest || newest.samples.length < 0.9 * DRONE_SECONDS * newest.sampleRateHz) return null;
+    return droneLeakDb(newest.samples, newest.sampleRateHz, partialsHz);
+  },
   async keepLastMinute(request) {
     const newest = session?.newestFrames(60);
     if (!newest || newest.samples.length < newest.sampleRateHz) return null;
@@ -59,26 +66,26 @@ const worker: SessionWorker = {
     await storeTake({ record, samples: newest.samples, columns: newest.columns });
     return record.id;
   },
-  async keepStandIn({ performance, eyes, startedAt, playerNote }) {
+  async keepStandIn({ performance, ...played }) {
     const { exercise, hornId, a4Hz, scale, sampleRateHz } = performance;
-    const { samples } = playExercise({ ...performance, leadSeconds: 0.5, tailSeconds: 0.8 });
+    const isCounted = exercise.start === 'countIn';
+    const { samples, beatZeroSeconds } = playExercise({ ...performance, leadSeconds: 0.5, tailSeconds: 0.8 });
     const track = listenTo(samples, sampleRateHz);
+    const context = {
+      exercise,
+      hornId,
+      a4Hz,
+      scale,
+      toleranceId: 'usual' as const,
+      roomFloorDb: null,
+      beatZeroSeconds: isCounted ? beatZeroSeconds : null,
+    };
     const record = newTakeRecord({
       takeId: crypto.randomUUID(),
-      context: {
-        exercise,
-        hornId,
-        a4Hz,
-        scale,
-        toleranceId: 'usual',
-        roomFloorDb: null,
-        beatZeroSeconds: null,
-      },
+      context,
       source: 'standIn',
-      eyes,
       sampleRateHz,
-      startedAt,
-      playerNote,
+      ...played,
     });
     await storeTake({ record: judgeRecord(record, samples, track), samples, columns: track.slice(0) });
   },
@@ -90,7 +97,7 @@ const worker: SessionWorker = {
       const track = listenTo(samples, record.sampleRateHz);
       const judged = judgeRecord(record, samples, track);
       // A take without a tone was nothing but the wait for one.
-      if (judged.analysis === null && record.kind === 'swell') await eraseTake(takeId);
+      if (judged.analysis === null && record.kind === 'exercise') await eraseTake(takeId);
       else await finishTake({ ...judged, recovered: true }, track.slice(0));
     });
   },

@@ -1,7 +1,6 @@
 import { frameRows, type TakeDocument } from '@inner-hum/core/formats';
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import { pitchTarget, type TakeContext } from '@inner-hum/core/judge';
-import { partialsOf } from '@inner-hum/core/tone';
+import { fingeredPartials } from '@inner-hum/core/judge';
 import type { TakeRecord } from '../storage/index.ts';
 
 /** The JSON half of an exported take. */
@@ -18,10 +17,10 @@ export function takeDocument(take: TakeRecord, columns: FrameColumns): TakeDocum
     analysis: take.analysis,
     clickSeconds: take.foundClickSeconds,
     playerNote: take.playerNote,
-    frames: frameRows(columns, take.context && fingeredPartials(columns, take.context)),
+    call: take.call,
+    frames: frameRows(
+      columns,
+      take.context && fingeredPartials(columns, take.context, take.analysis?.items ?? []),
+    ),
   };
-}
-
-function fingeredPartials(columns: FrameColumns, { exercise, hornId, a4Hz }: TakeContext) {
-  return partialsOf(columns.f0Hz, pitchTarget(exercise.items[0], hornId, a4Hz).tubeHz);
 }

@@ -16,6 +16,8 @@ export interface TakeSetting {
   sampleRateHz: number;
   startedAt: number;
   playerNote: string;
+  roundId: string | null;
+  phrase: number;
 }
 
 /** What every record begins with. */
@@ -24,18 +26,21 @@ const UNJUDGED = {
   foundClickSeconds: [],
   analysis: null,
   loudness: null,
+  call: null,
   recovered: false,
   deletedAt: null,
 } satisfies Partial<TakeRecord>;
 
 /** A take's record before anything is known but how it will be judged. */
 export function newTakeRecord(setting: TakeSetting): TakeRecord {
-  const { takeId, context, source, eyes, sampleRateHz, startedAt, playerNote } = setting;
+  const { takeId, context, source, eyes, sampleRateHz, startedAt, playerNote, roundId, phrase } = setting;
   return {
     ...structuredClone(UNJUDGED),
     id: takeId,
     state: 'recording',
-    kind: 'swell',
+    kind: 'exercise',
+    roundId,
+    phrase,
     startedAt,
     hornId: context.hornId,
     a4Hz: context.a4Hz,
@@ -85,6 +90,8 @@ export function newFreeRecord(request: FreeRequest, sampleRateHz: number, sample
     id: crypto.randomUUID(),
     state: 'kept',
     kind: 'free',
+    roundId: null,
+    phrase: 0,
     startedAt: Math.round(Date.now() - 1000 * lengthSeconds),
     hornId: request.hornId,
     a4Hz: request.a4Hz,

@@ -2,7 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import i18next, { type TFunction } from 'i18next';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Finding, Verdict } from '@inner-hum/core/judge';
+import type { Finding, NoteAnalysis, WholeVerdict } from '@inner-hum/core/judge';
+import { writtenMidi } from '@inner-hum/core/horn';
 import { findingText, verdictText } from '../../ui/VerdictWords.tsx';
 import en from './en.json';
 
@@ -73,16 +74,34 @@ describe('a verdict in words', () => {
       'Even and unbroken: 0.3 dB off the shape, pitch within 1 cent.',
     ],
   ];
-  it.each(findings)('%j', (finding, text) => expect(findingText(finding, t)).toBe(text));
+  it.each(findings)('%j', (finding, text) => expect(findingText(finding, 'letters', t)).toBe(text));
 
-  it('joins what stood out, weightiest first', () => {
-    const verdict: Verdict = {
+  it('joins what stood out, weightiest first, and in a line of notes says of which note', () => {
+    const verdict: WholeVerdict = {
       findings: [findings[0][0], findings[7][0]],
       advice: 'moreAirBeforeJump',
       band: { pitchCents: 10, swellErrorDb: 2.5 },
+      of: [0, 0],
+      judged: 1,
+      asWritten: 0,
     };
-    expect(verdictText(verdict, t)).toBe(
+    expect(verdictText({ verdict, items: [] }, 'letters', t)).toBe(
       'The note slipped to partial 2 after 6.0 s. 18 cents flat at the loud end.',
     );
+    const items = [59, 58].map((midi) => ({ kind: 'note', writtenMidi: writtenMidi(midi) }) as NoteAnalysis);
+    const line = { ...verdict, findings: [{ kind: 'missed' } as const], of: [1], judged: 4, asWritten: 3 };
+    expect(verdictText({ verdict: line, items }, 'letters', t)).toBe(
+      '3 of 4 as written. B flat 3: Not heard.',
+    );
+    expect(
+      verdictText(
+        {
+          verdict: { ...line, findings: [{ kind: 'wrongNote', heardMidi: writtenMidi(60) }], of: [0] },
+          items,
+        },
+        'german',
+        t,
+      ),
+    ).toBe('3 of 4 as written. H 3: C 4 was played in its place.');
   });
 });

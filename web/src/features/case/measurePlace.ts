@@ -51,7 +51,14 @@ export async function measureRoundTrip(
 ): Promise<number | null> {
   const zeroSeconds = session.desk.now() + 0.4;
   session.metronome.setHeard(true);
-  session.metronome.start({ zeroSeconds, secondsPerBeat: CLICK_EVERY_SECONDS, beatsPerBar: 1 });
+  session.metronome.start({
+    zeroSeconds,
+    secondsPerBeat: CLICK_EVERY_SECONDS,
+    subdivision: 1,
+    accent: true,
+    silentBars: null,
+    beatsPerBar: 1,
+  });
   await pause(1000 * (0.4 + CLICKS * CLICK_EVERY_SECONDS), signal);
   session.metronome.stop();
   await pause(600, signal);

@@ -71,6 +71,8 @@ export async function seedDemo(client: SessionClient): Promise<void> {
       eyes: take.blind ? 'blind' : 'watch',
       startedAt: startedAt.getTime(),
       playerNote: take.playerNote ?? '',
+      roundId: null,
+      phrase: 0,
     });
   }
   await changeSettings({ visited: true, source: 'standIn' });

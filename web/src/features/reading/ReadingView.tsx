@@ -1,9 +1,8 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { DEFAULT_SCALE, wantedAtSeconds } from '@inner-hum/core/exercise';
-import { pitchTarget } from '@inner-hum/core/judge';
+import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { useCallback, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { GrowingRibbon } from '../../ribbon/index.ts';
+import { GrowingRibbon, writtenInk } from '../../ribbon/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, Choice, Key, useNarrow } from '../../ui/index.ts';
 import { LESSON_EXERCISE, LESSON_SECONDS, LESSONS, type Lesson } from './lessons.ts';
@@ -30,15 +29,10 @@ export function ReadingView(props: ReadingViewProps) {
   const { hornId, a4Hz } = settings;
   const { t } = useTranslation();
   const narrow = useNarrow();
-  const setting = useMemo(() => {
-    const note = pitchTarget(LESSON_EXERCISE.items[0], hornId, a4Hz);
-    return {
-      scale: DEFAULT_SCALE,
-      a4Hz,
-      note,
-      wantedAt: (seconds: number) => wantedAtSeconds(LESSON_EXERCISE, seconds),
-    };
-  }, [hornId, a4Hz]);
+  const setting = useMemo(
+    () => writtenInk({ exercise: LESSON_EXERCISE, hornId, a4Hz, scale: DEFAULT_SCALE }, 0),
+    [hornId, a4Hz],
+  );
   const ruleLabels = useMemo(
     () => (narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat') }),
     [t, narrow],
@@ -85,7 +79,6 @@ export function ReadingView(props: ReadingViewProps) {
           track={sound.track}
           setting={setting}
           lengthSeconds={LESSON_SECONDS}
-          partial={setting.note.partial}
           positionSeconds={sound.positionSeconds}
           height={narrow ? NARROW_HEIGHT : HEIGHT}
           label={phase === 'ready' ? t('reading.picture') : t(`reading.told.${lesson}`)}

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
+import { barSounds } from '../../audio/index.ts';
 import { useSession } from '../../session/index.ts';
 
 /** The beat as a number readable across a room, paling until the next one. Motion here is the time itself. */
@@ -17,7 +18,10 @@ export function BeatLamp({ shown }: { shown: boolean }) {
       const beat = pulse
         ? (desk.now() - desk.outputLatencySeconds() - pulse.zeroSeconds) / pulse.secondsPerBeat
         : -1;
-      const text = pulse && beat >= 0 ? String((Math.floor(beat) % pulse.beatsPerBar) + 1) : '';
+      const text =
+        pulse && beat >= 0 && barSounds(pulse, beat)
+          ? String((Math.floor(beat) % pulse.beatsPerBar) + 1)
+          : '';
       if (element.textContent !== text) element.textContent = text;
       element.style.opacity = String(1 - 0.7 * (beat - Math.floor(beat)));
     };

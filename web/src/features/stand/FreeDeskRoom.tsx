@@ -38,9 +38,17 @@ export function Component() {
     session.setTempo(tempoBpm);
     void changeSettings({ tempoBpm });
   };
+  const setDrone = (on: boolean) => settings && void changeSettings({ drone: { ...settings.drone, on } });
+  const earsKey =
+    settings && JSON.stringify([settings.drone, settings.subdivision, settings.accent, settings.silentBars]);
+  useEffect(() => {
+    if (setup) session.adjust(setup);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [session, earsKey]);
   useStandKeys(settings, {
     start: () => void navigate('/stand/swell'),
     click: cycle,
+    drone: () => settings && setDrone(!settings.drone.on),
     keep: () => void session.keepLastMinute(),
   });
 
@@ -58,6 +66,8 @@ export function Component() {
       onSource={(source) => void changeSettings({ source })}
       onClick={setClick}
       onTempo={(step) => setTempo(nextTempo(setup.settings.tempoBpm, step))}
+      onDrone={setDrone}
+      onEars={(change) => void changeSettings(change)}
       onKeep={() => void session.keepLastMinute()}
       onKeptSeen={() => dispatch(minuteKept(null))}
       tapeLabel={t('free.tape')}

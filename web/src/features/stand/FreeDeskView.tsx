@@ -4,6 +4,8 @@ import { hornById, toWritten } from '@inner-hum/core/horn';
 import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField, useNarrow } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
+import { DrillList } from './DrillList.tsx';
+import { EarsPanel } from './EarsPanel.tsx';
 import { LiveTape } from './LiveTape.tsx';
 import { type SessionPhase, type SessionSetup, Troubles } from '../../session/index.ts';
 import type { HeardNote } from './useHeardNote.ts';
@@ -19,6 +21,8 @@ interface FreeDeskViewProps {
   onClick(click: SettingsRecord['click']): void;
   onTempo(step: 1 | -1): void;
   onKeep(): void;
+  onDrone(on: boolean): void;
+  onEars(change: Partial<SettingsRecord>): void;
   onKeptSeen(): void;
 }
 
@@ -116,6 +120,10 @@ export function FreeDeskView(props: FreeDeskViewProps) {
         <ActionButton onClick={props.onKeep}>
           {t('free.keep')} {key('keep') && <Key>{key('keep') ?? ''}</Key>}
         </ActionButton>
+        <ActionButton onClick={() => props.onDrone(!settings.drone.on)}>
+          {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}{' '}
+          {key('drone') && <Key>{key('drone') ?? ''}</Key>}
+        </ActionButton>
         {keptTakeId && (
           <Box role="status">
             <ActionLink look="plain" to={`/takes/${keptTakeId}`} onClick={onKeptSeen}>
@@ -124,6 +132,8 @@ export function FreeDeskView(props: FreeDeskViewProps) {
           </Box>
         )}
       </Flex>
+      <EarsPanel settings={settings} onChange={props.onEars} />
+      <DrillList />
     </Box>
   );
 }

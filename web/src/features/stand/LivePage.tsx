@@ -1,12 +1,13 @@
 import {
   lengthBeats,
   secondsPerBeat,
-  wantedAtSeconds,
+  wantedBySeconds,
+  writtenMarks,
+  writtenNotes,
   type DynamicScale,
   type Exercise,
 } from '@inner-hum/core/exercise';
-import { pitchTarget } from '@inner-hum/core/judge';
-import type { HornId } from '@inner-hum/core/horn';
+import type { HornId, NoteNaming } from '@inner-hum/core/horn';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -16,17 +17,23 @@ import {
   InkTrack,
   LABEL_FONT,
   MARK_FONT,
+  NAME_FONT,
+  outlineStretches,
   paintInk,
   paintMarks,
+  paintNames,
   paintOutlineAhead,
   paintRules,
   paintStrayLabels,
   strayStarts,
   useElementWidth,
   useRibbonPalette,
+  writtenInk,
 } from '../../ribbon/index.ts';
+import { barSounds } from '../../audio/index.ts';
 import { paintBeats } from './paintBeats.ts';
 import { useSession, type SessionPhase } from '../../session/index.ts';
+import { shortNote } from '../../ui/index.ts';
 
 interface LivePageProps {
   exercise: Exercise;
@@ -34,7 +41,9 @@ interface LivePageProps {
   a4Hz: number;
   scale: DynamicScale;
   phase: SessionPhase;
-  blind: boolean;
+  /** The ribbon stays hidden: a blind take that runs, or has not been called yet. */
+  hidden: boolean;
+  naming: NoteNaming;
   beatsSeen: boolean;
   height: number;
   label: string;
@@ -45,7 +54,7 @@ const MARK_ROW = 44;
 
 /** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
 export function LivePage(props: LivePageProps) {
-  const { exercise, hornId, a4Hz, scale, phase, blind, beatsSeen, height, label } = props;
+  const { exercise, hornId, a4Hz, scale, phase, hidden, naming, beatsSeen, height, label } = props;
   const { t } = useTranslation();
   const { live, desk, metronome } = useSession();
   const palette = useRibbonPalette();
@@ -58,7 +67,8 @@ export function LivePage(props: LivePageProps) {
     const ribbonHeight = height - BEAT_ROW - MARK_ROW;
     const back = fitCanvas(under.current, width, height);
     const front = fitCanvas(over.current, width, ribbonHeight);
-    const note = exercise.items[0];
+    const notes = writtenNotes(exercise, hornId, a4Hz);
+    const stretches = outlineStretches(notes);
     const beat = secondsPerBeat(exercise);
     const length = lengthBeats(exercise) * beat;
     const narrow = width < 520;
@@ -71,12 +81,11 @@ export function LivePage(props: LivePageProps) {
       fromSeconds: -0.2 * beat,
       toSeconds: length + 0.3 * beat,
     });
-    const wantedAt = (seconds: number) => wantedAtSeconds(exercise, seconds);
-    const target = pitchTarget(note, hornId, a4Hz);
+    const wantedAt = wantedBySeconds(exercise);
     const strayLabel = (partial: number) => t('ribbon.partial', { partial });
-    const marks = note.dynamics.map((point) => ({ seconds: point.beat * beat, mark: point.mark as string }));
+    const marks = writtenMarks(exercise);
     const labels = narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT };
-    const showsInk = !blind || phase === 'ended';
+    const showsInk = !hidden;
     /** The page on a take's own clock, whose beat 0 is at `zero`. */
     const inTake = (zero: number) => ({
       ...page,
@@ -94,8 +103,7 @@ export function LivePage(props: LivePageProps) {
       if (running && (ink === null || track !== live.track)) {
         track = live.track;
         zero = live.beatZeroSeconds ?? 0;
-        const at = zero;
-        ink = new InkTrack({ scale, a4Hz, note: target, wantedAt: (seconds) => wantedAt(seconds - at) });
+        ink = new InkTrack(writtenInk({ exercise, hornId, a4Hz, scale }, zero));
         strays = [];
         front.clearRect(0, 0, width, ribbonHeight);
       }
@@ -106,29 +114,37 @@ export function LivePage(props: LivePageProps) {
         ink.follow(live.track, live.takeFrames ?? live.track.count);
         const layout = inTake(zero);
         if (showsInk && ink.count > from) {
-          paintInk(front, ink, from, ink.count, layout, palette, target.partial);
+          paintInk(front, ink, from, ink.count, layout, palette);
           strays.push(...strayStarts(ink, from));
         }
       }
       back.clearRect(0, 0, width, height);
       paintRules(back, page, palette, labels);
       if (ink && strays.length > 0)
-        paintStrayLabels(back, ink, strays, inTake(zero), palette, target.partial, strayLabel, LABEL_FONT);
+        paintStrayLabels(back, ink, strays, inTake(zero), palette, strayLabel, LABEL_FONT);
       const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
       if (phase !== 'ended')
-        paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, length, wantedAt);
+        paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, stretches, wantedAt);
+      if (notes.length > 1) {
+        const names = notes.map(({ fromSeconds, toSeconds, item }) => ({
+          seconds: fromSeconds,
+          name: shortNote(item.writtenMidi, naming),
+          isNow: phase === 'playing' && now >= fromSeconds && now < toSeconds,
+        }));
+        paintNames(back, page, palette, names, NAME_FONT);
+      }
       paintMarks(back, page, palette, marks, ribbonHeight + 30, MARK_FONT);
       const pulse = metronome.pulse;
       const pulseNow = desk.now() - desk.outputLatencySeconds();
+      const pulseBeat = pulse ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat : null;
+      const isKept = pulse && pulseBeat !== null && barSounds(pulse, pulseBeat);
       paintBeats(back, page, palette, {
         top: ribbonHeight + MARK_ROW,
         beats: lengthBeats(exercise),
         secondsPerBeat: beat,
         beatsPerBar: exercise.beatsPerBar,
-        beatNow:
-          pulse && beatsSeen && phase !== 'ended'
-            ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat
-            : null,
+        beatNow: isKept && beatsSeen && phase !== 'ended' ? pulseBeat : null,
+        leadBeats: exercise.start === 'countIn' ? exercise.beatsPerBar : 0,
         counting: phase === 'counting',
         running: phase === 'playing',
       });
@@ -151,7 +167,8 @@ export function LivePage(props: LivePageProps) {
     a4Hz,
     scale,
     phase,
-    blind,
+    hidden,
+    naming,
     beatsSeen,
     height,
     width,

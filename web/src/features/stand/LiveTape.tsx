@@ -54,7 +54,7 @@ export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
       palette,
       width < 520 ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT },
     );
-    const newInk = () => new InkTrack({ scale, a4Hz, note: null, wantedAt: () => null });
+    const newInk = () => new InkTrack({ scale, a4Hz, notes: null, wantedAt: () => null });
     let ink = newInk();
     let track = live.track;
 
@@ -74,7 +74,7 @@ export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
       front.drawImage(canvas, -shift * ratio, 0);
       front.restore();
       const layout = layoutAt(ink.count);
-      paintInk(front, ink, Math.max(0, from, ink.count - right), ink.count, layout, palette, null);
+      paintInk(front, ink, Math.max(0, from, ink.count - right), ink.count, layout, palette);
     };
     return everyFrame(paint);
   }, [a4Hz, scale, height, width, palette, live, t]);

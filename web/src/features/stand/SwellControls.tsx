@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { SWELL_SHAPES, type SwellRequest } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
-import { Trans, useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { useTranslation } from 'react-i18next';
+import { Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { HairpinIcon } from './HairpinIcon.tsx';
 import { type SessionPhase } from '../../session/index.ts';
+import { StartLine } from './StartLine.tsx';
 import { nextTempo } from './transport.ts';
 
 interface SwellControlsProps {
@@ -29,31 +30,18 @@ export function SwellControls({
 }: SwellControlsProps) {
   const { t } = useTranslation();
   const horn = hornById(settings.hornId);
-  const standIn = settings.source === 'standIn';
   const step = (by: number) =>
     onChange({ note: writtenMidi(Math.max(horn.lowest, Math.min(horn.highest, request.note + by))) });
   return (
     <Box>
-      <Flex gap="5" alignItems="center" wrap="wrap" mb="4">
-        {standIn || request.start === 'countIn' || phase === 'off' ? (
-          <ActionButton look="main" onClick={onPrimary} disabled={phase === 'opening'}>
-            {t(phase === 'off' ? 'swell.open' : standIn ? 'swell.standInPlays' : 'swell.countIn')}
-          </ActionButton>
-        ) : (
-          <Box fontFamily="heading" fontSize={{ base: 'title', md: 'display' }} lineHeight="1.2">
-            <Trans
-              i18nKey="swell.playToBegin"
-              components={{ note: <NoteGlyph midi={request.note} naming={settings.naming} /> }}
-            />
-          </Box>
-        )}
-        {(standIn || request.start === 'countIn') && <Key>space</Key>}
-        {offerCalibration && (
-          <ActionLink look="plain" to="/case/calibrate">
-            {t('swell.calibrate')}
-          </ActionLink>
-        )}
-      </Flex>
+      <StartLine
+        start={request.start}
+        note={request.note}
+        settings={settings}
+        phase={phase}
+        offerCalibration={offerCalibration}
+        onPrimary={onPrimary}
+      />
       <Flex columnGap={{ base: '5', md: '7' }} rowGap="3" wrap="wrap" alignItems="flex-start">
         <NumberField
           label={t('swell.note')}

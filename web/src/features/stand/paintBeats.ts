@@ -7,7 +7,8 @@ export interface BeatRow {
   beatsPerBar: number;
   /** Where the pulse is, in beats since its zero; null where no beat is shown. */
   beatNow: number | null;
-  /** The bar before: the pulse's zero is the first counted beat. */
+  /** Beats of the pulse before beat 0 of the exercise: the counted bar. */
+  leadBeats: number;
   counting: boolean;
   running: boolean;
 }
@@ -22,8 +23,10 @@ export function paintBeats(
   palette: RibbonPalette,
   row: BeatRow,
 ): void {
-  const { top, beats, secondsPerBeat, beatsPerBar, beatNow, counting, running } = row;
-  const inExercise = running ? beatNow : counting && beatNow !== null ? beatNow - beatsPerBar : null;
+  const { top, beats, secondsPerBeat, beatsPerBar, beatNow, leadBeats, counting, running } = row;
+  const inExercise = beatNow !== null && (running || counting) ? beatNow - leadBeats : null;
+  // A counted take begins a beat before its first: the count goes on to its end.
+  const isCount = counting || (running && inExercise !== null && inExercise < 0);
   const current = inExercise === null ? null : Math.floor(inExercise);
   ctx.save();
   ctx.textAlign = 'center';
@@ -51,12 +54,12 @@ export function paintBeats(
   }
   ctx.globalAlpha = 1;
   // Before the note: the count or the tempo, in the middle of the page where the eyes are.
-  if (beatNow !== null && !running && (counting ? beatNow >= 0 && beatNow < beatsPerBar : true)) {
+  if (beatNow !== null && (isCount ? beatNow >= 0 && beatNow < leadBeats : !running)) {
     const inBar = ((Math.floor(beatNow) % beatsPerBar) + beatsPerBar) % beatsPerBar;
     const phase = beatNow - Math.floor(beatNow);
     ctx.globalAlpha = Math.max(0.25, 1 - phase);
     ctx.fillStyle = palette.brass;
-    if (counting) {
+    if (isCount) {
       ctx.font = BIG_FONT.replace('72px', '120px');
       ctx.textBaseline = 'middle';
       ctx.fillText(String(inBar + 1), (layout.left + layout.right) / 2, layout.ruleY);

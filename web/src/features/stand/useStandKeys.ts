@@ -1,6 +1,9 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { SettingsRecord, StandKeys } from '../../storage/index.ts';
 
+/** Stands for no key where single keys are off. */
+const NO_KEY = 'f13';
+
 export interface StandActions extends Partial<Record<keyof StandKeys, () => unknown>> {
   start?: () => void;
   again?: () => void;
@@ -16,9 +19,9 @@ function belongsToControl({ key, target }: KeyboardEvent): boolean {
 
 /**
  * Keys and page-turn pedals: the right pedal (arrow right or down, page down, space, enter) starts or goes on,
- * the left one plays again. Single keys are the player's own and can be switched off.
+ * the left one plays again. `arrows` false leaves them to a question that is up. Single keys are the player's own and can be switched off.
  */
-export function useStandKeys(settings: SettingsRecord | null, actions: StandActions): void {
+export function useStandKeys(settings: SettingsRecord | null, actions: StandActions, arrows = true): void {
   const run = (action: (() => unknown) | undefined) => (event: KeyboardEvent) => {
     if (!action || belongsToControl(event)) return;
     event.preventDefault();
@@ -26,11 +29,15 @@ export function useStandKeys(settings: SettingsRecord | null, actions: StandActi
   };
   const keys = settings?.singleKeys ? settings.keys : null;
   const single = (name: keyof StandKeys) => keys?.[name] ?? '';
-  useHotkeys('space, enter, right, down, pagedown', run(actions.start), [actions]);
-  useHotkeys('left, up, pageup', run(actions.again), [actions]);
+  useHotkeys(`space, enter, pagedown${arrows ? ', right, down' : ''}`, run(actions.start), [actions, arrows]);
+  useHotkeys(`pageup${arrows ? ', left, up' : ''}`, run(actions.again), [actions, arrows]);
   useHotkeys('escape', run(actions.leave), [actions]);
-  useHotkeys(single('watch') || 'f13', run(actions.watch), { enabled: keys !== null }, [actions, keys]);
-  useHotkeys(single('blind') || 'f13', run(actions.blind), { enabled: keys !== null }, [actions, keys]);
-  useHotkeys(single('click') || 'f13', run(actions.click), { enabled: keys !== null }, [actions, keys]);
-  useHotkeys(single('keep') || 'f13', run(actions.keep), { enabled: keys !== null }, [actions, keys]);
+  const own = { enabled: keys !== null };
+  useHotkeys(single('watch') || NO_KEY, run(actions.watch), own, [actions, keys]);
+  useHotkeys(single('blind') || NO_KEY, run(actions.blind), own, [actions, keys]);
+  useHotkeys(single('click') || NO_KEY, run(actions.click), own, [actions, keys]);
+  useHotkeys(single('drone') || NO_KEY, run(actions.drone), own, [actions, keys]);
+  useHotkeys(single('keep') || NO_KEY, run(actions.keep), own, [actions, keys]);
+  useHotkeys(single('pause') || NO_KEY, run(actions.pause), own, [actions, keys]);
+  useHotkeys(single('skip') || NO_KEY, run(actions.skip), own, [actions, keys]);
 }

@@ -14,6 +14,8 @@ export function eventText(event: TakeEvent, t: TFunction): string | null {
     case 'jump':
     case 'crack':
       return t(`event.${event.type}`, { to: event.to, ms: Math.round(1000 * event.lengthSeconds) });
+    case 'breath':
+      return t('event.breath');
     case 'gap':
       return t('event.gap', { ms: Math.round(1000 * event.lengthSeconds) });
     case 'squeak':

@@ -4,9 +4,18 @@ import { Pause, Play } from 'lucide-react';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { swellAddress } from './swellAddress.ts';
-import { ActionButton, ActionLink, Key, RoomHeading, useFreeKeys, VerdictWords } from '../../ui/index.ts';
+import {
+  ActionButton,
+  ActionLink,
+  CallWords,
+  Key,
+  RoomHeading,
+  useFreeKeys,
+  VerdictWords,
+} from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
 import { CompareChoice } from './CompareChoice.tsx';
+import { LineTable } from './LineTable.tsx';
 import { EventList } from './EventList.tsx';
 import { Figures } from './Figures.tsx';
 import type { TakeDrawing } from './takeInk.ts';
@@ -62,13 +71,19 @@ export function OneTakeView(props: OneTakeViewProps) {
           ...(take.recovered ? [t('take.recovered')] : []),
         ].join(' · ')}
       />
-      {take.analysis ? <VerdictWords verdict={take.analysis.verdict} /> : <Box>{t('takes.notJudged')}</Box>}
+      {take.call && take.analysis && <CallWords call={take.call} measures={take.analysis.measures} />}
+      {take.analysis ? (
+        <VerdictWords analysis={take.analysis} naming={settings.naming} />
+      ) : (
+        <Box>{t('takes.notJudged')}</Box>
+      )}
       <Box mt="5">
         {drawing && (
           <TakeRibbon
             take={take}
             drawing={drawing}
             other={other}
+            naming={settings.naming}
             cursorSeconds={cursorSeconds}
             onCursor={onCursor}
           />
@@ -80,6 +95,7 @@ export function OneTakeView(props: OneTakeViewProps) {
           {t(playing ? 'take.pause' : 'take.listen')} <Key>space</Key>
         </ActionButton>
         {again && <ActionLink to={again}>{t('take.again')}</ActionLink>}
+        {take.roundId && <ActionLink to={`/takes/round/${take.roundId}`}>{t('drill.result')}</ActionLink>}
         <ActionButton onClick={props.onSave}>{t('take.save')}</ActionButton>
         <ActionButton onClick={props.onDelete}>{t('take.delete')}</ActionButton>
       </Flex>
@@ -126,6 +142,9 @@ export function OneTakeView(props: OneTakeViewProps) {
           </Box>
         </Box>
       </Flex>
+      {take.analysis && take.analysis.items.length > 1 && (
+        <LineTable analysis={take.analysis} naming={settings.naming} onCursor={onCursor} />
+      )}
       {take.analysis && drawing && (
         <TakeScatter take={take} measures={take.analysis.measures} drawing={drawing} other={other} />
       )}

@@ -1,6 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import { nearestMark, secondsPerBeat } from '@inner-hum/core/exercise';
+import { nearestMark, secondsPerBeat, writtenMarks } from '@inner-hum/core/exercise';
 import { columnValue, FRAME_SECONDS } from '@inner-hum/core/hearing';
+import type { NoteNaming } from '@inner-hum/core/horn';
+import type { TakeAnalysis } from '@inner-hum/core/judge';
 import { useCallback, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -8,13 +10,14 @@ import {
   MARK_FONT,
   paintGhost,
   paintMarks,
+  paintNames,
   paintRules,
   RibbonPicture,
   type RibbonLayout,
   type RibbonPalette,
 } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
-import { useNarrow, verdictText } from '../../ui/index.ts';
+import { shortNote, useNarrow, verdictText } from '../../ui/index.ts';
 import type { TakeDrawing } from './takeInk.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
 import type { OtherTake } from './useOtherTake.ts';
@@ -24,6 +27,7 @@ interface TakeRibbonProps {
   drawing: TakeDrawing;
   /** Laid over this one, beat on beat. */
   other: OtherTake | null;
+  naming: NoteNaming;
   cursorSeconds: number | null;
   onCursor(seconds: number): void;
 }
@@ -35,7 +39,7 @@ const STEP_SECONDS = 0.05;
 const LABEL_MARGIN = 84;
 
 /** The ribbon of one take with its cursor: pointer, arrow keys and sound all move the same line. */
-export function TakeRibbon({ take, drawing, other, cursorSeconds, onCursor }: TakeRibbonProps) {
+export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCursor }: TakeRibbonProps) {
   const { t } = useTranslation();
   const narrow = useNarrow();
   const [layout, setLayout] = useState<RibbonLayout | null>(null);
@@ -56,11 +60,12 @@ export function TakeRibbon({ take, drawing, other, cursorSeconds, onCursor }: Ta
     (ctx: CanvasRenderingContext2D, at: RibbonLayout, palette: RibbonPalette) => {
       if (!analysis || !context) return;
       const beat = secondsPerBeat(context.exercise);
-      const marks = context.exercise.items[0].dynamics.map((point) => ({
-        seconds: analysis.beatZeroSeconds + point.beat * beat,
-        mark: point.mark as string,
+      const marks = writtenMarks(context.exercise).map(({ seconds, mark }) => ({
+        seconds: analysis.beatZeroSeconds + seconds,
+        mark,
       }));
       paintMarks(ctx, at, palette, marks, at.height - 8, MARK_FONT);
+      if (analysis.items.length > 1) paintNames(ctx, at, palette, noteStarts(analysis, naming), LABEL_FONT);
       paintTakeMarks(ctx, at, palette, analysis, t);
       if (!other?.take.analysis || !other.take.context) return;
       const otherZero = other.take.analysis.beatZeroSeconds;
@@ -73,10 +78,10 @@ export function TakeRibbon({ take, drawing, other, cursorSeconds, onCursor }: Ta
         (seconds) => analysis.beatZeroSeconds + (seconds - otherZero) * stretch,
       );
     },
-    [analysis, context, t, other],
+    [analysis, context, t, other, naming],
   );
 
-  const { fromSeconds, toSeconds, track, targetHz } = drawing;
+  const { fromSeconds, toSeconds, track, target } = drawing;
   const set = (seconds: number) => onCursor(Math.max(fromSeconds, Math.min(toSeconds, seconds)));
   const point = (event: PointerEvent<HTMLDivElement>) => {
     if (!layout || (event.type === 'pointermove' && event.buttons === 0)) return;
@@ -98,7 +103,7 @@ export function TakeRibbon({ take, drawing, other, cursorSeconds, onCursor }: Ta
     if (f0Hz === null) return t('take.cursorSilent', { seconds });
     const level = track.columns.levelDb[frame];
     const mark = nearestMark(level, take.scale);
-    const off = targetHz === null ? drawing.ink.cents[frame] : 1200 * Math.log2(f0Hz / targetHz);
+    const off = target === null ? drawing.ink.cents[frame] : 1200 * Math.log2(f0Hz / target.targetHz);
     const count = Math.round(Math.abs(off));
     return t(off >= 0 ? 'take.cursorSharp' : 'take.cursorFlat', {
       count,
@@ -130,14 +135,13 @@ export function TakeRibbon({ take, drawing, other, cursorSeconds, onCursor }: Ta
         ink={drawing.ink}
         fromSeconds={fromSeconds}
         toSeconds={toSeconds}
-        partial={drawing.partial}
         height={HEIGHT + FOOT}
         marginRight={narrow ? 8 : LABEL_MARGIN}
         strayLabel={strayLabel}
         paintUnder={paintUnder}
         paintOver={paintOver}
         onLayout={setLayout}
-        label={analysis ? verdictText(analysis.verdict, t) : t('takes.ribbon')}
+        label={analysis ? verdictText(analysis, naming, t) : t('takes.ribbon')}
       />
       {x !== null && (
         <Box
@@ -154,5 +158,20 @@ export function TakeRibbon({ take, drawing, other, cursorSeconds, onCursor }: Ta
         {here ?? ' '}
       </Box>
     </Box>
+  );
+}
+
+/** Where each note was found, with its name. What was missed is not on the ribbon. */
+function noteStarts({ items }: TakeAnalysis, naming: NoteNaming) {
+  return items.flatMap((item) =>
+    item.kind === 'note' && item.startSeconds !== null
+      ? [
+          {
+            seconds: item.startSeconds,
+            name: shortNote(item.writtenMidi, naming),
+            isNow: item.status === 'played',
+          },
+        ]
+      : [],
   );
 }

@@ -36,7 +36,6 @@ export function TakeRow({ take, naming }: { take: TakeRecord; naming: NoteNaming
             ink={drawing.ink}
             fromSeconds={drawing.fromSeconds}
             toSeconds={drawing.toSeconds}
-            partial={drawing.partial}
             height={44}
             small
             label={t('takes.ribbon')}
@@ -48,7 +47,7 @@ export function TakeRow({ take, naming }: { take: TakeRecord; naming: NoteNaming
           <TakeTitle take={take} naming={naming} />
         </Box>
         <Box color="muted">
-          {take.analysis ? verdictText(take.analysis.verdict, t) : t('takes.notJudged')}
+          {take.analysis ? verdictText(take.analysis, naming, t) : t('takes.notJudged')}
           {take.playerNote && ` – ${take.playerNote}`}
         </Box>
       </Box>

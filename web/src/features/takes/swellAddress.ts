@@ -1,18 +1,12 @@
-import { shapeOf } from '@inner-hum/core/exercise';
+import { onlyNote, shapeOf } from '@inner-hum/core/exercise';
 import type { TakeRecord } from '../../storage/index.ts';
 import { swellSearch } from '../../session/index.ts';
 
-/** The address at which the exercise of a take is played again; null for free playing. */
+/** The address at which the swell of a take is played again; null for free playing and for drills, whose round has one. */
 export function swellAddress({ context }: TakeRecord): string | null {
-  if (!context) return null;
-  const { items, tempoBpm, start } = context.exercise;
-  const [item] = items;
-  const request = {
-    note: item.writtenMidi,
-    shape: shapeOf(item),
-    beats: item.lengthBeats,
-    tempoBpm,
-    start,
-  };
+  const item = context?.exercise.family === 'swell' ? onlyNote(context.exercise) : null;
+  if (!context || !item) return null;
+  const { tempoBpm, start } = context.exercise;
+  const request = { note: item.writtenMidi, shape: shapeOf(item), beats: item.lengthBeats, tempoBpm, start };
   return `/stand/swell?${swellSearch(request)}`;
 }

@@ -1,3 +1,4 @@
+import { notesOf, scoreOf } from '@inner-hum/core/exercise';
 import { format } from 'date-fns';
 import type { TakeRecord } from '../../storage/index.ts';
 
@@ -29,7 +30,8 @@ export function filterSearch(filter: TakeFilter): string {
 
 export const isFiltered = (filter: TakeFilter) => NAMES.some((name) => filter[name] !== '');
 
-export const noteOf = ({ context }: TakeRecord) => String(context?.exercise.items[0].writtenMidi ?? 'free');
+export const noteOf = ({ context }: TakeRecord) =>
+  String(context ? (notesOf(scoreOf(context.exercise)).at(0)?.item.writtenMidi ?? 'free') : 'free');
 export const dayOf = ({ startedAt }: TakeRecord) => format(startedAt, 'yyyy-MM-dd');
 
 /** Letters as they are searched: without case and accents. */

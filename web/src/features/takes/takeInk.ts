@@ -1,7 +1,7 @@
-import { secondsPerBeat, wantedAtSeconds } from '@inner-hum/core/exercise';
+import { lengthBeats, onlyNote, secondsPerBeat } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
-import { pitchTarget } from '@inner-hum/core/judge';
-import { InkTrack } from '../../ribbon/index.ts';
+import { pitchTarget, type PitchTarget } from '@inner-hum/core/horn';
+import { InkTrack, writtenInk } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 
 export interface TakeDrawing {
@@ -10,8 +10,8 @@ export interface TakeDrawing {
   /** The part worth showing, on the take's clock. */
   fromSeconds: number;
   toSeconds: number;
-  partial: number | null;
-  targetHz: number | null;
+  /** What a take of one note was aimed at. */
+  target: PitchTarget | null;
 }
 
 const MARGIN_SECONDS = 0.25;
@@ -21,29 +21,32 @@ export function drawTake(take: TakeRecord, columns: FrameColumns): TakeDrawing {
   const track = FrameTrack.from(columns);
   const { context, analysis } = take;
   if (!context || !analysis) {
-    const ink = new InkTrack({ scale: take.scale, a4Hz: take.a4Hz, note: null, wantedAt: () => null });
+    const ink = new InkTrack({ scale: take.scale, a4Hz: take.a4Hz, notes: null, wantedAt: () => null });
     ink.follow(track);
-    return { ink, track, fromSeconds: 0, toSeconds: take.lengthSeconds, partial: null, targetHz: null };
+    return { ink, track, fromSeconds: 0, toSeconds: take.lengthSeconds, target: null };
   }
-  const note = context.exercise.items[0];
-  const target = pitchTarget(note, context.hornId, context.a4Hz);
   const zero = analysis.beatZeroSeconds;
-  const length = note.lengthBeats * secondsPerBeat(context.exercise);
+  const setting = writtenInk(context, zero);
+  // Each note where it was found, not where it was due.
+  const notes = analysis.items.flatMap((item) => (item.kind === 'note' ? [item] : []));
   const ink = new InkTrack({
-    scale: context.scale,
-    a4Hz: context.a4Hz,
-    note: target,
-    wantedAt: (seconds) => wantedAtSeconds(context.exercise, seconds - zero),
+    ...setting,
+    notes: (setting.notes ?? []).map((note, i) => ({
+      ...note,
+      fromSeconds: notes.at(i)?.startSeconds ?? note.fromSeconds,
+      toSeconds: notes.at(i)?.endSeconds ?? note.toSeconds,
+    })),
   });
   ink.follow(track);
+  const length = lengthBeats(context.exercise) * secondsPerBeat(context.exercise);
   const onset = analysis.events.find(({ type }) => type === 'toneOnset')?.timeSeconds ?? zero;
-  const end = analysis.events.find(({ type }) => type === 'end')?.timeSeconds ?? take.lengthSeconds;
+  const end = analysis.events.findLast(({ type }) => type === 'end')?.timeSeconds ?? take.lengthSeconds;
+  const only = onlyNote(context.exercise);
   return {
     ink,
     track,
     fromSeconds: Math.max(0, Math.min(zero, onset) - MARGIN_SECONDS),
     toSeconds: Math.max(zero + length, end) + MARGIN_SECONDS,
-    partial: target.partial,
-    targetHz: target.targetHz,
+    target: only && pitchTarget(only, context.hornId, context.a4Hz, context.exercise.overtones),
   };
 }

@@ -1,30 +1,49 @@
+import { notesOf, scoreOf, type NoteItem } from '@inner-hum/core/exercise';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { format } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { NoteGlyph, noteText } from '../../ui/index.ts';
+import { familyName, NoteGlyph, noteText } from '../../ui/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 
-function marksOf({ context }: TakeRecord): string {
-  const marks = context?.exercise.items[0].dynamics.map(({ mark }) => mark) ?? [];
+const notesIn = ({ context }: TakeRecord): NoteItem[] =>
+  context ? notesOf(scoreOf(context.exercise)).map(({ item }) => item) : [];
+
+function marksOf(notes: readonly NoteItem[]): string {
+  const marks = notes.flatMap(({ dynamics }) => dynamics.map(({ mark }) => mark));
   return marks.filter((mark, i) => mark !== marks[i - 1]).join(' – ');
 }
 
-/** "G4, pp ff pp": the note and its marks, or free playing. */
+/** "G4, pp ff pp" for a note, "Quiet descent, C#4 to Bb3" for a line, or free playing. */
 export function TakeTitle({ take, naming }: { take: TakeRecord; naming: NoteNaming }) {
   const { t } = useTranslation();
-  const item = take.context?.exercise.items[0];
-  if (!item) return <>{t('takes.free')}</>;
+  const notes = notesIn(take);
+  const first = notes.at(0);
+  const last = notes.at(-1);
+  if (!first || !last) return <>{t('takes.free')}</>;
+  if (notes.length === 1)
+    return (
+      <>
+        <NoteGlyph midi={first.writtenMidi} naming={naming} octave />, <em>{marksOf(notes)}</em>
+      </>
+    );
   return (
     <>
-      <NoteGlyph midi={item.writtenMidi} naming={naming} octave />, <em>{marksOf(take)}</em>
+      {familyName(take.context?.exercise.family ?? null, t)},{' '}
+      <NoteGlyph midi={first.writtenMidi} naming={naming} octave /> {t('takes.toNote')}{' '}
+      <NoteGlyph midi={last.writtenMidi} naming={naming} octave />
     </>
   );
 }
 
 /** The same as plain text with its day and time, for lists. */
 export function takeLabel(take: TakeRecord, naming: NoteNaming, t: TFunction): string {
-  const item = take.context?.exercise.items[0];
-  const what = item ? `${noteText(item.writtenMidi, naming)}, ${marksOf(take)}` : t('takes.free');
+  const notes = notesIn(take);
+  const first = notes.at(0);
+  const what = !first
+    ? t('takes.free')
+    : notes.length === 1
+      ? `${noteText(first.writtenMidi, naming)}, ${marksOf(notes)}`
+      : `${familyName(take.context?.exercise.family ?? null, t)}, ${noteText(first.writtenMidi, naming)}`;
   return `${what} · ${format(take.startedAt, 'd MMM, HH:mm')}`;
 }

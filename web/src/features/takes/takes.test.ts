@@ -40,6 +40,8 @@ function keptTake(shape: SwellShape): { take: TakeRecord; track: ReturnType<type
     sampleRateHz: 32000,
     startedAt: new Date(2026, 2, 14, 18, 42, 5).getTime(),
     playerNote: '',
+    roundId: null,
+    phrase: 0,
   });
   return { take: judgeRecord(record, samples, track), track };
 }

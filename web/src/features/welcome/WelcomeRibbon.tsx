@@ -1,12 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import { buildSwell, DEFAULT_SCALE, wantedAtSeconds } from '@inner-hum/core/exercise';
+import { buildSwell, DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { pitchTarget } from '@inner-hum/core/judge';
 import { WARM_UP } from '@inner-hum/core/standin';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { InkTrack, RibbonPicture } from '../../ribbon/index.ts';
+import { InkTrack, RibbonPicture, writtenInk } from '../../ribbon/index.ts';
 import { useSession } from '../../session/index.ts';
 
 const HEIGHT = 190;
@@ -32,12 +31,7 @@ const REQUEST = {
 } as const;
 
 function inkOf(columns: FrameColumns): InkTrack {
-  const ink = new InkTrack({
-    scale: DEFAULT_SCALE,
-    a4Hz: REQUEST.a4Hz,
-    note: pitchTarget(exercise.items[0], REQUEST.hornId, REQUEST.a4Hz),
-    wantedAt: (seconds) => wantedAtSeconds(exercise, seconds),
-  });
+  const ink = new InkTrack(writtenInk(REQUEST, 0));
   ink.follow(FrameTrack.from(columns));
   return ink;
 }
@@ -60,7 +54,6 @@ export function WelcomeRibbon() {
           ink={ink}
           fromSeconds={0}
           toSeconds={SECONDS}
-          partial={1}
           height={HEIGHT}
           label={t('welcome.picture')}
         />

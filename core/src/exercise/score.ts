@@ -1,0 +1,75 @@
+import type { Exercise, ExerciseItem, NoteItem, Phrase, PhraseOrder } from './exercise.ts';
+
+/** An item at its place in time. */
+export interface TimedItem<Item extends ExerciseItem = ExerciseItem> {
+  item: Item;
+  /** Which phrase of the playing order it belongs to. */
+  phrase: number;
+  startBeat: number;
+  endBeat: number;
+}
+
+/** Length of one phrase in beats. */
+export function phraseBeats({ items }: Pick<Phrase, 'items'>): number {
+  return items.reduce((sum, item) => sum + item.lengthBeats, 0);
+}
+
+/** Every phrase as often and in the order it is played. */
+export function playedPhrases({ phrases, order }: Pick<Exercise, 'phrases' | 'order'>): Phrase[] {
+  return ordered(phrases, order).flatMap((phrase) =>
+    Array.from({ length: phrase.repeats }, () => ({ ...phrase, repeats: 1 })),
+  );
+}
+
+function ordered(phrases: readonly Phrase[], order: PhraseOrder): Phrase[] {
+  const lowest = ({ items }: Phrase) =>
+    Math.min(...items.map((item) => ('writtenMidi' in item ? item.writtenMidi : Infinity)));
+  if (order === 'asWritten') return [...phrases];
+  const rising = phrases.toSorted((a, b) => lowest(a) - lowest(b));
+  if (order === 'upward') return rising;
+  if (order === 'downward') return rising.toReversed();
+  // From the middle: one below, one above, and so on outward.
+  const middle = (rising.length - 1) / 2;
+  const distance = (phrase: Phrase) => Math.abs(rising.indexOf(phrase) - middle);
+  return rising.toSorted((a, b) => distance(a) - distance(b) || lowest(a) - lowest(b));
+}
+
+/** Beats of rest after a phrase. */
+export function restBeats({ rest }: Pick<Exercise, 'rest'>, phrase: Phrase): number {
+  return rest.kind === 'beats' ? rest.beats : Math.ceil(phraseBeats(phrase));
+}
+
+/** The whole exercise on one line of time: phrases in playing order, the rests between them left empty. */
+export function scoreOf(exercise: Exercise): TimedItem[] {
+  let beat = 0;
+  return playedPhrases(exercise).flatMap((phrase, index) => {
+    const items = phrase.items.map((item) => {
+      const startBeat = beat;
+      beat += item.lengthBeats;
+      return { item, phrase: index, startBeat, endBeat: beat };
+    });
+    beat += restBeats(exercise, phrase);
+    return items;
+  });
+}
+
+/** Length of the whole exercise in beats, from the first item to the end of the last. */
+export function lengthBeats(exercise: Exercise): number {
+  return scoreOf(exercise).at(-1)?.endBeat ?? 0;
+}
+
+/** One phrase of an exercise as an exercise of its own: what a take is judged by. `index` counts in playing order. */
+export function phraseExercise(exercise: Exercise, index: number): Exercise {
+  return { ...exercise, order: 'asWritten', phrases: [playedPhrases(exercise)[index]] };
+}
+
+/** The notes of a score. */
+export function notesOf(score: readonly TimedItem[]): TimedItem<NoteItem>[] {
+  return score.filter((timed): timed is TimedItem<NoteItem> => timed.item.kind === 'note');
+}
+
+/** The only note of an exercise that has one, or null: such a take is read as one tone, whatever happens in it. */
+export function onlyNote(exercise: Exercise): NoteItem | null {
+  const score = scoreOf(exercise);
+  return score.length === 1 && score[0].item.kind === 'note' ? score[0].item : null;
+}

@@ -1,0 +1,45 @@
+import { pitchTarget, type HornId, type PitchTarget } from '../horn/index.ts';
+import type { DynamicMark } from './dynamics.ts';
+import type { Exercise, NoteItem } from './exercise.ts';
+import { notesOf, scoreOf } from './score.ts';
+import { secondsPerBeat, wantedAtBeat } from './target.ts';
+
+/** A mark that holds longer than this is worth writing at both ends. */
+const FAR_SECONDS = 0.5;
+
+/** A written note at its time, in seconds from beat 0, with what should sound. */
+export interface WrittenNote extends PitchTarget {
+  item: NoteItem;
+  fromSeconds: number;
+  toSeconds: number;
+}
+
+/** The notes of an exercise on a horn, in order of time. */
+export function writtenNotes(exercise: Exercise, hornId: HornId, a4Hz: number): WrittenNote[] {
+  const beat = secondsPerBeat(exercise);
+  return notesOf(scoreOf(exercise)).map(({ item, startBeat, endBeat }) => ({
+    item,
+    fromSeconds: startBeat * beat,
+    toSeconds: endBeat * beat,
+    ...pitchTarget(item, hornId, a4Hz, exercise.overtones),
+  }));
+}
+
+/** Written loudness (0 ppp - 1 fff) by seconds from beat 0; null where no note is written. */
+export function wantedBySeconds(exercise: Exercise): (seconds: number) => number | null {
+  const score = scoreOf(exercise);
+  const beat = secondsPerBeat(exercise);
+  return (seconds) => wantedAtBeat(score, seconds / beat);
+}
+
+/** The dynamic marks of an exercise by seconds from beat 0; where a mark only goes on it is not written again. */
+export function writtenMarks(exercise: Exercise): { seconds: number; mark: DynamicMark }[] {
+  const beat = secondsPerBeat(exercise);
+  const all = notesOf(scoreOf(exercise)).flatMap(({ item, startBeat }) =>
+    item.dynamics.map((point) => ({ seconds: (startBeat + point.beat) * beat, mark: point.mark })),
+  );
+  return all.filter(
+    ({ mark, seconds }, i) =>
+      i === 0 || mark !== all[i - 1].mark || seconds - all[i - 1].seconds > FAR_SECONDS,
+  );
+}

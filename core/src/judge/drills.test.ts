@@ -1,0 +1,274 @@
+import { expect, it } from 'vitest';
+import {
+  buildSwell,
+  DEFAULT_SCALE,
+  familyById,
+  phraseExercise,
+  scoreOf,
+  type Exercise,
+  type NoteItem,
+} from '../exercise/index.ts';
+import { listenTo } from '../hearing/index.ts';
+import { hornById, HORN_IDS, writtenMidi, type HornId } from '../horn/index.ts';
+import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
+import { analyseTake, type Finding, type ItemAnalysis, type TakeAnalysis } from './index.ts';
+
+// The stand-in player plays every family with every mistake; what the judge says must be what was done.
+
+const RATE = 24000;
+/** The largest difference that a player would not mind. */
+const TOLERANCE = {
+  onsetMs: 40,
+  responseMs: 25,
+  slurMs: 40,
+  overshootCents: 10,
+  gapMs: 60,
+  peakBeats: 0.25,
+  cents: 6,
+  humCents: 6,
+};
+const worst: Record<string, number> = {};
+const counts = { plays: 0, clean: 0, named: 0, items: 0 };
+
+function near(name: keyof typeof TOLERANCE, is: number | null | undefined, should: number, why: string) {
+  expect(is, `${why}: ${name}`).not.toBeNull();
+  const off = Math.abs((is ?? Infinity) - should);
+  worst[name] = Math.max(worst[name] ?? 0, off);
+  expect(off, `${why}: ${name} ${is} for ${should}`).toBeLessThanOrEqual(TOLERANCE[name]);
+}
+
+function drill(family: string, phrase: number, hornId: HornId): Exercise {
+  if (family === 'swell')
+    return buildSwell({ note: writtenMidi(67), shape: 'growFade', beats: 8, tempoBpm: 90, start: 'countIn' });
+  const found = familyById(family);
+  if (!found) throw new Error(family);
+  const usual = found.usual(hornById(hornId));
+  // As fast as it still makes sense: what is judged is the same, and the test is shorter.
+  const exercise = found.build({ hornId, ...usual, tempoBpm: Math.min(120, 1.5 * usual.tempoBpm) });
+  if (family !== 'longHold') return phraseExercise(exercise, phrase);
+  // As long as it takes to know how long it held.
+  const held = phraseExercise(exercise, 0);
+  const [item] = held.phrases[0].items as NoteItem[];
+  const shorter = { ...item, lengthBeats: 8, dynamics: [item.dynamics[0], { ...item.dynamics[1], beat: 8 }] };
+  return { ...held, phrases: [{ ...held.phrases[0], items: [shorter] }] };
+}
+
+function play(exercise: Exercise, hornId: HornId, faults: ItemFault[], seed: number) {
+  const performance = playExercise({
+    exercise,
+    hornId,
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: { ...PROFILES.steady, responseMs: 100 },
+    faults,
+    sampleRateHz: RATE,
+    seed,
+    leadSeconds: 0.8,
+    tailSeconds: 1,
+  });
+  const analysis = analyseTake(
+    listenTo(performance.samples, RATE),
+    {
+      exercise,
+      hornId,
+      a4Hz: 440,
+      scale: DEFAULT_SCALE,
+      toleranceId: 'usual',
+      roomFloorDb: null,
+      beatZeroSeconds: exercise.start === 'countIn' ? performance.beatZeroSeconds : null,
+    },
+    [],
+  );
+  counts.plays++;
+  return { ...performance, analysis };
+}
+
+const found = (item: ItemAnalysis, kind: Finding['kind']) =>
+  item.verdict?.findings.some((each) => each.kind === kind);
+const isCalm = (item: ItemAnalysis) =>
+  item.verdict?.findings.every(({ kind }) => ['even', 'quiet', 'held'].includes(kind)) ?? true;
+
+/** Every mistake that an item can have, with what the judge must say of it. */
+function mistakes(
+  exercise: Exercise,
+  index: number,
+): { fault: ItemFault; check: (item: ItemAnalysis, why: string) => void }[] {
+  const score = scoreOf(exercise);
+  const { item } = score[index];
+  if (item.kind === 'rest')
+    return item.breath === 'none'
+      ? [
+          {
+            fault: { item: index, kind: 'breathInGap' },
+            check: (each, why) => expect(found(each, 'gapBreath'), why).toBe(true),
+          },
+        ]
+      : [];
+  if (item.kind === 'hum')
+    return [
+      {
+        fault: { item: index, kind: 'off', cents: -70, levelDb: 0 },
+        check: (each, why) => near('humCents', each.kind === 'hum' ? each.measures.humCents : null, -70, why),
+      },
+    ];
+  if (item.kind !== 'note') return [];
+  const names = (kind: Finding['kind']) => (each: ItemAnalysis, why: string) =>
+    expect(found(each, kind), `${why}: ${kind}, not ${JSON.stringify(each.verdict?.findings)}`).toBe(true);
+  const of = (each: ItemAnalysis) => (each.kind === 'note' ? each.measures : null);
+  const isSlurred = item.attack === 'slurred';
+  const slurs = score.at(index + 1)?.item;
+  const isTurn = item.dynamics.length === 3 || (isSlurred && item.dynamics[0].mark === 'ff');
+  const seconds = (item.lengthBeats * 60) / exercise.tempoBpm;
+  const partial = 3;
+  const all: ReturnType<typeof mistakes> = [
+    {
+      fault: { item: index, kind: 'wrongNote', semitones: 2 },
+      check: (each) => expect(each).toMatchObject({ status: 'wrongNote', heardMidi: item.writtenMidi + 2 }),
+    },
+    { fault: { item: index, kind: 'repeated' }, check: names('restart') },
+    {
+      fault: { item: index, kind: 'slip', atSeconds: 0.6, lengthSeconds: 0.09, toPartial: partial },
+      check: names('crack'),
+    },
+    {
+      fault: { item: index, kind: 'slip', atSeconds: 0.6, lengthSeconds: 0.4, toPartial: partial },
+      check: names('jump'),
+    },
+    {
+      fault: { item: index, kind: 'off', cents: 28, levelDb: 0 },
+      check: (each, why) => near('cents', of(each)?.centsMean, 28, why),
+    },
+  ];
+  if (
+    score.filter((each) => each.item.kind === 'note').length > 1 ||
+    score.some((each) => each.item.kind === 'air')
+  )
+    all.push({
+      fault: { item: index, kind: 'missed' },
+      check: (each) => expect(each).toMatchObject({ status: 'missed' }),
+    });
+  if (seconds >= 3)
+    all.push({
+      fault: { item: index, kind: 'earlyBreath', atSeconds: 0.4 * seconds },
+      check: names('breath'),
+    });
+  if (exercise.start === 'countIn' && !(slurs?.kind === 'note' && slurs.attack === 'slurred' && isSlurred))
+    all.push({ fault: { item: index, kind: 'late', seconds: 0.25 }, check: names('beat') });
+  if (isTurn)
+    all.push({
+      fault: { item: index, kind: 'latePeak', beats: 0.8 },
+      check: (each, why) => near('peakBeats', of(each)?.peakOffsetBeats, 0.8, why),
+    });
+  if (isSlurred)
+    all.push(
+      {
+        fault: { item: index, kind: 'slowSlur', glideMs: 250, overshootCents: 40 },
+        check: (each, why) => near('overshootCents', of(each)?.overshootCents, 40, why),
+      },
+      {
+        fault: { item: index, kind: 'parted', gapMs: 120 },
+        check: (each, why) => {
+          names('slurGap')(each, why);
+          near('gapMs', of(each)?.gapMs, 120, why);
+        },
+      },
+    );
+  else {
+    all.push({
+      fault: { item: index, kind: 'slip', atSeconds: 0, lengthSeconds: 0.12, toPartial: partial },
+      check: names('firstPartial'),
+    });
+    if (score.at(index - 1)?.item.kind !== 'air')
+      all.push({
+        fault: { item: index, kind: 'slowAnswer', responseMs: 400 },
+        check: (each, why) => near('responseMs', of(each)?.responseMs, 400, why),
+      });
+  }
+  return all;
+}
+
+/** What the truth says of every item that was played as written must be what was found, whatever happened elsewhere. */
+function follows(
+  { analysis, items }: { analysis: TakeAnalysis; items: ReturnType<typeof play>['items'] },
+  why: string,
+) {
+  analysis.items.forEach((item, i) => {
+    const { played, onsetSeconds, slurMs } = items[i];
+    if (item.kind !== 'note' || played !== 'asWritten' || onsetSeconds === null) return;
+    counts.items++;
+    expect(item.status, `${why}: item ${i}`).toBe('played');
+    // A slow slur has no one moment at which the new note begins.
+    if (slurMs === null || slurMs < 100)
+      near('onsetMs', 1000 * (item.startSeconds ?? NaN), 1000 * onsetSeconds, `${why}: item ${i}`);
+    if (slurMs !== null && item.measures?.gapMs === 0 && item.measures.firstPartial === null)
+      near('slurMs', item.measures.slurMs, slurMs, why);
+  });
+}
+
+const DRILLS: [family: string, phrase: number][] = [
+  ['swell', 0],
+  ['airThenNote', 0],
+  ['hearHumPlay', 0],
+  ['longHold', 0],
+  ['pairedSwells', 0],
+  ['alternatingSwells', 0],
+  ['quietDescent', 0],
+  ['octaveRestart', 0],
+  ['octaveRestart', 9],
+  ['breakDrill', 1],
+  ['breakDrill', 2],
+];
+
+it.each(DRILLS)(
+  'judges %s (phrase %i) with every mistake as it was played',
+  (family, phrase) => {
+    const hornId =
+      HORN_IDS[(DRILLS.findIndex(([id, part]) => id === family && part === phrase) + 1) % HORN_IDS.length];
+    const exercise = drill(family, phrase, hornId);
+    const clean = play(exercise, hornId, [], 5);
+    if (!clean.analysis) throw new Error(`${family}: nothing heard`);
+    for (const item of clean.analysis.items)
+      expect(isCalm(item), `${family} clean: item ${item.item} ${JSON.stringify(item.verdict)}`).toBe(true);
+    follows({ ...clean, analysis: clean.analysis }, `${family} clean`);
+    counts.clean++;
+    const score = scoreOf(exercise);
+    const all = score.map((_, index) => mistakes(exercise, index));
+    // Each kind of mistake once, on one item after the other.
+    const kinds = new Set(
+      all
+        .flat()
+        .map(({ fault }) =>
+          `${fault.kind} ${'atSeconds' in fault ? fault.atSeconds : ''} ${'lengthSeconds' in fault ? fault.lengthSeconds : ''}`.trim(),
+        ),
+    );
+    let turn = 0;
+    for (const kind of kinds) {
+      const able = all
+        .flat()
+        .filter(
+          ({ fault }) =>
+            kind ===
+            `${fault.kind} ${'atSeconds' in fault ? fault.atSeconds : ''} ${'lengthSeconds' in fault ? fault.lengthSeconds : ''}`.trim(),
+        );
+      const { fault, check } = able[turn++ % able.length];
+      const played = play(exercise, hornId, [fault], 5 + turn);
+      const why = `${hornId} ${family} ${JSON.stringify(fault)}`;
+      expect(played.analysis, why).not.toBeNull();
+      if (!played.analysis) continue;
+      check(played.analysis.items[fault.item], why);
+      follows({ ...played, analysis: played.analysis }, why);
+      counts.named++;
+    }
+  },
+  60_000,
+);
+
+it('prints how near it came', () => {
+  console.info(
+    `drills: ${counts.plays} performances, ${counts.clean} clean and called clean, ${counts.named} mistakes named, ${counts.items} items found; worst ` +
+      Object.entries(worst)
+        .map(([name, off]) => `${name} ${off.toFixed(1)} of ${TOLERANCE[name as keyof typeof TOLERANCE]}`)
+        .join(', '),
+  );
+  expect(counts.clean).toBe(DRILLS.length);
+});

@@ -1,0 +1,53 @@
+import { onlyNote, type TimedItem } from '../exercise/index.ts';
+import { centsBetween, pitchTarget } from '../horn/index.ts';
+import { median } from '../stats/index.ts';
+import { findToneSpan, onsetSeconds, partialOf } from '../tone/index.ts';
+import { followScore, type Found } from './follow.ts';
+import type { Judging } from './judging.ts';
+
+/** Farther from its note a tone is another note, unless it is a partial of the same tube. */
+const MOST_BEND_CENTS = 90;
+
+/** A take of one note is one tone, whatever happens in it; anything else is followed. */
+export function findItems({ track, context, score }: Judging): (Found | null)[] {
+  const { exercise, hornId, a4Hz, roomFloorDb, beatZeroSeconds } = context;
+  const note = onlyNote(exercise);
+  if (note === null)
+    return followScore({ track, score, exercise, hornId, a4Hz, roomFloorDb, beatZeroSeconds });
+  const span = findToneSpan(track, roomFloorDb);
+  if (span === null) return [null];
+  const pitches = track.columns.f0Hz.subarray(span.first, span.last + 1).filter((hz) => !Number.isNaN(hz));
+  const soundingHz = median(pitches) ?? 0;
+  const { targetHz, tubeHz } = pitchTarget(note, hornId, a4Hz, exercise.overtones);
+  const isOther =
+    Math.abs(centsBetween(soundingHz, targetHz)) > MOST_BEND_CENTS && partialOf(soundingHz, tubeHz) === null;
+  return [{ span, status: isOther ? 'wrongNote' : 'played', soundingHz }];
+}
+
+/** Where the first note that was played as written says beat 0 is. */
+export function beatZeroOf(
+  { track, score, secondsPerBeat }: Judging,
+  found: readonly (Found | null)[],
+): number {
+  const played = (index: number) => score[index].item.kind === 'note' && found[index]?.status === 'played';
+  const right = found.findIndex((_, index) => played(index));
+  const first = right >= 0 ? right : found.findIndex((item) => item !== null);
+  const span = found[first]?.span;
+  return span ? onsetSeconds(track, span.first) - score[first].startBeat * secondsPerBeat : 0;
+}
+
+/** Slurred as it is written: out of a note before it that was played. */
+export function isSlurredTo(
+  score: readonly TimedItem[],
+  found: readonly (Found | null)[],
+  index: number,
+): boolean {
+  const { item, phrase } = score[index];
+  return (
+    item.kind === 'note' &&
+    item.attack === 'slurred' &&
+    index > 0 &&
+    score[index - 1].phrase === phrase &&
+    found[index - 1] !== null
+  );
+}

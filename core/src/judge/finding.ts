@@ -1,0 +1,70 @@
+import type { WrittenMidi } from '../horn/index.ts';
+
+/** What stood out, with its figures. The interface turns it into words. */
+export type Finding =
+  | { kind: 'missed' }
+  | { kind: 'wrongNote'; heardMidi: WrittenMidi }
+  | { kind: 'jump'; to: number; atSeconds: number }
+  | { kind: 'breath'; atSeconds: number }
+  | { kind: 'restart'; atSeconds: number }
+  | { kind: 'gap'; atSeconds: number; lengthMs: number }
+  | { kind: 'slurGap'; lengthMs: number }
+  | { kind: 'firstPartial'; partial: number }
+  | { kind: 'short'; heldSeconds: number; writtenSeconds: number }
+  | { kind: 'gapBreath' }
+  | { kind: 'toneInAir' }
+  | { kind: 'response'; ms: number }
+  | { kind: 'crack'; to: number; atSeconds: number }
+  | { kind: 'stair'; count: number; worstDb: number; atSeconds: number }
+  | { kind: 'beat'; ms: number }
+  | { kind: 'slowSlur'; ms: number }
+  | { kind: 'overshoot'; cents: number }
+  | { kind: 'loudEnd'; cents: number }
+  | { kind: 'softEnd'; cents: number }
+  | { kind: 'pitch'; cents: number }
+  | { kind: 'hum'; cents: number }
+  | { kind: 'landing'; cents: number }
+  | { kind: 'peak'; beats: number }
+  | { kind: 'swellError'; db: number }
+  | { kind: 'unsteady'; db: number }
+  | { kind: 'step'; db: number }
+  | { kind: 'wander'; cents: number }
+  | { kind: 'held'; seconds: number; cause: 'completed' | 'pitch' | 'level' | 'breath' | 'partial' | 'gap' }
+  | { kind: 'even'; errorDb: number; spreadCents: number }
+  | { kind: 'quiet' };
+
+/** The one thing to try next. */
+export type Advice =
+  | 'countTheRest'
+  | 'nameItFirst'
+  | 'moreAirBeforeJump'
+  | 'keepAirThrough'
+  | 'oneBreathSooner'
+  | 'goOnAnyway'
+  | 'airNotFingers'
+  | 'startOnTheNote'
+  | 'shorterFirst'
+  | 'holdTheAir'
+  | 'lessAir'
+  | 'softestThatSpeaks'
+  | 'slowerThroughStair'
+  | 'breatheWithTheBeat'
+  | 'fingersTogether'
+  | 'arriveOnTheNote'
+  | 'loudEndVoicing'
+  | 'softEndVoicing'
+  | 'hearNoteFirst'
+  | 'countTheTurn'
+  | 'smallerSpan'
+  | 'sameAir'
+  | 'steadyAir'
+  | 'holdLonger'
+  | 'moveOn'
+  | 'addABeat';
+
+/** A finding with the weight it has against others and the advice it calls for. */
+export interface Weighed {
+  finding: Finding;
+  advice: Advice;
+  weight: number;
+}

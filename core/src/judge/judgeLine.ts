@@ -1,0 +1,76 @@
+import {
+  markFraction,
+  levelAtFraction,
+  targetFraction,
+  type NoteItem,
+  type TimedItem,
+} from '../exercise/index.ts';
+import { levelCurve } from './levelCurve.ts';
+import type { JudgedNote } from './judgeNote.ts';
+import type { Judging } from './judging.ts';
+import type { ItemMeasures, LineMeasures } from './measures.ts';
+import { joinNotes } from './noteTrack.ts';
+import { measureSlur } from './slur.ts';
+import { peakOffsetBeats } from './swellMeasures.ts';
+
+/** The one mark a note is written at, or null where it grows or fades. */
+function steadyMark({ dynamics }: NoteItem): number | null {
+  const [first, ...others] = dynamics.map(({ mark }) => markFraction(mark));
+  return others.every((each) => each === first) ? first : null;
+}
+
+/** How a note followed the one before: the change between them, and the evenness of the line. */
+export function measureLine(
+  judging: Judging,
+  before: JudgedNote,
+  here: JudgedNote,
+  isSlurred: boolean,
+): LineMeasures {
+  const level = steadyMark(here.item);
+  const even = level !== null && level === steadyMark(before.item);
+  const step = (name: 'levelDb' | 'brightness' | 'centsMean') => {
+    const [from, to] = [before.measures[name], here.measures[name]];
+    return !even || from === null || to === null ? null : to - from;
+  };
+  const slur = isSlurred ? measureSlur(judging.track, before.span, here.span, judging.masked) : null;
+  return {
+    stepDb: step('levelDb'),
+    stepBrightness: step('brightness'),
+    stepCents: step('centsMean'),
+    slurMs: slur?.slurMs ?? null,
+    overshootCents: slur?.overshootCents ?? null,
+    gapMs: slur?.gapMs ?? null,
+  };
+}
+
+/**
+ * peakOffset of a swell that turns where one note is slurred to the next: over both notes, against the beat of the slur.
+ * Nothing where the pair is no such swell.
+ */
+export function measureJoinedPeak(
+  { context: { scale }, secondsPerBeat }: Judging,
+  before: { timed: TimedItem<NoteItem>; judged: JudgedNote },
+  here: { timed: TimedItem<NoteItem>; judged: JudgedNote },
+  zero: number,
+): Pick<ItemMeasures, 'peakOffsetBeats'> | null {
+  const [first, second] = [before.timed.item, here.timed.item];
+  const rises = targetFraction(first, first.lengthBeats) > targetFraction(first, 0);
+  const falls = targetFraction(second, second.lengthBeats) < targetFraction(second, 0);
+  if (!rises || !falls) return null;
+  const start = before.timed.startBeat;
+  const target = (beat: number) =>
+    levelAtFraction(
+      beat <= first.lengthBeats
+        ? targetFraction(first, beat)
+        : targetFraction(second, beat - first.lengthBeats),
+      scale,
+    );
+  const curve = levelCurve(
+    joinNotes([before.judged.read, here.judged.read]),
+    zero + start * secondsPerBeat,
+    secondsPerBeat,
+    first.lengthBeats + second.lengthBeats,
+    target,
+  );
+  return { peakOffsetBeats: peakOffsetBeats(curve, first.lengthBeats) };
+}

@@ -1,0 +1,134 @@
+import { shapeOf, writtenTurnBeat, type NoteItem, type TimedItem } from '../exercise/index.ts';
+import { FRAME_SECONDS } from '../hearing/index.ts';
+import type { ToneSpan } from '../tone/index.ts';
+import { measureGapNoise } from './airNoise.ts';
+import type { Judging } from './judging.ts';
+import { measureLanding } from './landing.ts';
+import { layNote } from './layNote.ts';
+import type { ItemMeasures, LineMeasures } from './measures.ts';
+import { measureNote } from './noteMeasures.ts';
+import type { NoteTrack } from './noteTrack.ts';
+import { responseMs } from './response.ts';
+import { findStairs, peakOffsetBeats, wrongWayPercent, type Stair } from './swellMeasures.ts';
+import type { TakeEvent } from './takeEvent.ts';
+
+/** One note as it was played, measured against what was written. */
+export interface JudgedNote {
+  item: NoteItem;
+  span: ToneSpan;
+  onsetSeconds: number;
+  read: NoteTrack;
+  measures: ItemMeasures;
+  events: TakeEvent[];
+}
+
+const NO_ENDS = {
+  softEndCents: null,
+  loudEndCents: null,
+  bendWithLevel: null,
+  bendWithLevelR2: null,
+  colourShift: null,
+} satisfies Partial<ItemMeasures>;
+
+/** What a drone in the sound makes unknowable. */
+const NO_PITCH = {
+  centsMean: null,
+  centsSpread: null,
+  driftCentsPerSecond: null,
+  ...NO_ENDS,
+  vibratoHz: null,
+  vibratoCents: null,
+  vibratoRegularity: null,
+  responseMs: null,
+  onsetOffsetMs: null,
+  firstPartial: null,
+  landingCents: null,
+  settleMs: null,
+} satisfies Partial<ItemMeasures>;
+
+export const NO_LINE: LineMeasures = {
+  stepDb: null,
+  stepBrightness: null,
+  stepCents: null,
+  slurMs: null,
+  overshootCents: null,
+  gapMs: null,
+};
+
+/** A slip this soon after the tone began is the partial it began on. */
+const FIRST_SECONDS = 0.06;
+
+/** Measures one note of a take in the span where it was found. `zero` is beat 0 on the take's clock. */
+export function judgeNote(
+  judging: Judging,
+  timed: TimedItem<NoteItem>,
+  span: ToneSpan,
+  zero: number | null,
+  isSlurred: boolean,
+): JudgedNote {
+  const { track, context, secondsPerBeat, roomAir } = judging;
+  const { item: note } = timed;
+  const laid = layNote(judging, timed, span, zero, isSlurred);
+  const { target, history, holes, read, curve, zero: noteZero, error, hold } = laid;
+  const { onsetSeconds, slips } = history;
+  const shape = shapeOf(note);
+  const isSwell = shape !== 'steady';
+  const stairs = isSwell ? findStairs(curve) : [];
+  const turn = writtenTurnBeat(note);
+  const first = slips.find(
+    ({ type, timeSeconds }) => type !== 'squeak' && timeSeconds < span.first * FRAME_SECONDS + FIRST_SECONDS,
+  );
+  const measures: ItemMeasures = {
+    ...measureNote(read),
+    responseMs: isSlurred ? null : responseMs(track, span, target, history.airOnsetSeconds),
+    onsetOffsetMs:
+      zero === null ? null : 1000 * ((isSlurred ? span.first * FRAME_SECONDS : onsetSeconds) - noteZero),
+    firstPartial: first && 'to' in first ? first.to : null,
+    ...measureLanding(track, span, onsetSeconds, target.targetHz),
+    ...NO_LINE,
+    // A steady tone has no ends to compare.
+    ...(!isSwell && NO_ENDS),
+    ...(context.droneSpoils && NO_PITCH),
+    swellErrorDb: error?.rmsDb ?? null,
+    levelOffsetDb: error?.offsetDb ?? null,
+    stairs: {
+      count: stairs.length,
+      worstDb: stairs.length > 0 ? Math.max(...stairs.map(({ stepDb }) => stepDb)) : null,
+    },
+    wrongWayPercent: !isSwell ? null : wrongWayPercent(curve, shape),
+    peakOffsetBeats: turn === null ? null : peakOffsetBeats(curve, turn),
+    holdSeconds: hold.seconds,
+    holdBeats: hold.seconds / secondsPerBeat,
+    holdCause: hold.cause,
+  };
+  const degrade: TakeEvent[] =
+    hold.cause === 'completed'
+      ? []
+      : [{ type: 'degrade', timeSeconds: span.first * FRAME_SECONDS + hold.seconds, cause: hold.cause }];
+  const breaths = holes.flatMap(({ timeSeconds, lengthSeconds }): TakeEvent[] => {
+    const frame = (seconds: number) => Math.round(seconds / FRAME_SECONDS);
+    const { breathSeconds } = measureGapNoise(
+      track,
+      frame(timeSeconds),
+      frame(timeSeconds + lengthSeconds),
+      roomAir,
+    );
+    return breathSeconds === null ? [] : [{ type: 'breath', timeSeconds: breathSeconds }];
+  });
+  const events = [
+    ...history.events,
+    ...breaths,
+    ...degrade,
+    ...stairs.map((stair) => stairEvent(stair, noteZero, secondsPerBeat)),
+  ].sort((a, b) => a.timeSeconds - b.timeSeconds);
+  return { item: note, span, onsetSeconds, read, measures, events };
+}
+
+function stairEvent({ fromBeat, toBeat, stepDb }: Stair, zero: number, secondsPerBeat: number): TakeEvent {
+  return {
+    type: 'stair',
+    timeSeconds: zero + fromBeat * secondsPerBeat,
+    lengthSeconds: (toBeat - fromBeat) * secondsPerBeat,
+    stepDb,
+  };
+}

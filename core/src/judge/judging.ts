@@ -1,0 +1,32 @@
+import { scoreOf, secondsPerBeat, type TimedItem } from '../exercise/index.ts';
+import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
+import { dropOuts, roomAirDb } from '../tone/index.ts';
+import type { TakeContext } from './takeContext.ts';
+import { TOLERANCES, type Tolerance } from './tolerances.ts';
+
+/** What every part of judging one take needs, put together once. */
+export interface Judging {
+  track: FrameTrack;
+  context: TakeContext;
+  foreign: readonly ForeignSpan[];
+  /** 1 where a frame must not be measured. */
+  masked: Uint8Array;
+  score: TimedItem[];
+  secondsPerBeat: number;
+  tolerance: Tolerance;
+  /** The room's own noise in 2-8 kHz; null where no frame without pitch tells it. */
+  roomAir: number | null;
+}
+
+export function prepare(track: FrameTrack, context: TakeContext, foreign: readonly ForeignSpan[]): Judging {
+  return {
+    track,
+    context,
+    foreign,
+    masked: dropOuts(track.count, foreign),
+    score: scoreOf(context.exercise),
+    secondsPerBeat: secondsPerBeat(context.exercise),
+    tolerance: TOLERANCES[context.toleranceId],
+    roomAir: roomAirDb(track),
+  };
+}

@@ -1,0 +1,123 @@
+import { shapeOf, type NoteItem } from '../exercise/index.ts';
+import type { Finding } from './finding.ts';
+import type { ItemMeasures } from './measures.ts';
+import type { TakeEvent } from './takeEvent.ts';
+import type { Tolerance } from './tolerances.ts';
+
+/** A peak this far from its beat is heard as early or late. */
+const PEAK_BEATS = 0.3;
+/** A note shorter than this share of what is written was broken off. */
+const SHORT_SHARE = 0.85;
+/** A hole this long is a new beginning, not a flicker. */
+const RESTART_SECONDS = 0.2;
+const SLUR_GAP_MS = 50;
+/** A change of pitch is heard as a slide from about here on. */
+const SLOW_SLUR_MS = 120;
+/** First instants are rougher than what follows: this much wider than the pitch band. */
+const LANDING_BANDS = 2.5;
+const OVERSHOOT_BANDS = 3;
+const STEP_BANDS = 1;
+
+export interface NoteHeard {
+  note: NoteItem;
+  measures: ItemMeasures;
+  /** Of this note only. */
+  events: readonly TakeEvent[];
+  onsetSeconds: number;
+  tolerance: Tolerance;
+  writtenSeconds: number;
+  /** When it should end, on the take's clock. */
+  writtenEndSeconds: number;
+  /** Air was drawn in its hole. */
+  breathHeard: boolean;
+}
+
+/** Everything that stood out in one note, in no order. */
+export function noteFindings(heard: NoteHeard): Finding[] {
+  const {
+    note,
+    measures: m,
+    events,
+    onsetSeconds,
+    tolerance,
+    writtenSeconds,
+    writtenEndSeconds,
+    breathHeard,
+  } = heard;
+  const found: Finding[] = [];
+  const isSteady = shapeOf(note) === 'steady';
+  const since = (time: number) => time - onsetSeconds;
+
+  const jump = events.find((event) => event.type === 'jump');
+  if (jump?.type === 'jump')
+    if (m.firstPartial === null || since(jump.timeSeconds) > 0.1)
+      found.push({ kind: 'jump', to: jump.to, atSeconds: since(jump.timeSeconds) });
+  const crack = events.find((event) => event.type === 'crack');
+  if (crack?.type === 'crack' && m.firstPartial === null)
+    found.push({ kind: 'crack', to: crack.to, atSeconds: since(crack.timeSeconds) });
+  const gap = events.find((event) => event.type === 'gap');
+  if (gap?.type === 'gap') {
+    const atSeconds = since(gap.timeSeconds);
+    if (gap.lengthSeconds < RESTART_SECONDS)
+      found.push({ kind: 'gap', atSeconds, lengthMs: 1000 * gap.lengthSeconds });
+    else found.push({ kind: breathHeard ? 'breath' : 'restart', atSeconds });
+  }
+  const end = events.find((event) => event.type === 'end');
+  const sounded = end ? since(end.timeSeconds) : 0;
+  const missing = writtenEndSeconds - (end?.timeSeconds ?? 0);
+  // A note that came late and ended in time is late, not short.
+  if (!note.open && sounded < SHORT_SHARE * writtenSeconds && missing > (1 - SHORT_SHARE) * writtenSeconds)
+    found.push({ kind: 'short', heldSeconds: sounded, writtenSeconds });
+  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
+  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS) found.push({ kind: 'slowSlur', ms: m.slurMs });
+  if (m.overshootCents !== null && m.overshootCents > OVERSHOOT_BANDS * tolerance.pitchCents)
+    found.push({ kind: 'overshoot', cents: m.overshootCents });
+  if (m.firstPartial !== null) found.push({ kind: 'firstPartial', partial: m.firstPartial });
+  else if (m.responseMs !== null && m.responseMs > tolerance.responseMs)
+    found.push({ kind: 'response', ms: m.responseMs });
+  if (m.onsetOffsetMs !== null && Math.abs(m.onsetOffsetMs) > tolerance.onsetMs)
+    found.push({ kind: 'beat', ms: m.onsetOffsetMs });
+  const stair = events.find((event) => event.type === 'stair');
+  if (stair?.type === 'stair')
+    found.push({
+      kind: 'stair',
+      count: m.stairs.count,
+      worstDb: m.stairs.worstDb ?? stair.stepDb,
+      atSeconds: since(stair.timeSeconds),
+    });
+  found.push(...pitchFindings(m, tolerance, isSteady, note.attack === 'slurred'));
+  if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > PEAK_BEATS)
+    found.push({ kind: 'peak', beats: m.peakOffsetBeats });
+  if (m.swellErrorDb !== null && m.swellErrorDb > tolerance.swellErrorDb)
+    found.push({ kind: isSteady ? 'unsteady' : 'swellError', db: m.swellErrorDb });
+  if (m.stepDb !== null && Math.abs(m.stepDb) > STEP_BANDS * tolerance.swellErrorDb)
+    found.push({ kind: 'step', db: m.stepDb });
+  return found;
+}
+
+function pitchFindings(
+  m: ItemMeasures,
+  { pitchCents }: Tolerance,
+  isSteady: boolean,
+  isSlurred: boolean,
+): Finding[] {
+  const found: Finding[] = [];
+  const { loudEndCents: loud, softEndCents: soft, centsMean, landingCents } = m;
+  if (loud !== null && soft !== null && Math.max(Math.abs(loud), Math.abs(soft)) > pitchCents)
+    found.push(
+      Math.abs(loud) >= Math.abs(soft) ? { kind: 'loudEnd', cents: loud } : { kind: 'softEnd', cents: soft },
+    );
+  else if (centsMean !== null && Math.abs(centsMean) > pitchCents)
+    found.push({ kind: 'pitch', cents: centsMean });
+  else if (
+    !isSlurred &&
+    m.firstPartial === null &&
+    landingCents !== null &&
+    centsMean !== null &&
+    Math.abs(landingCents - centsMean) > LANDING_BANDS * pitchCents
+  )
+    found.push({ kind: 'landing', cents: landingCents });
+  if (isSteady && m.centsSpread !== null && m.centsSpread > pitchCents)
+    found.push({ kind: 'wander', cents: m.centsSpread });
+  return found;
+}

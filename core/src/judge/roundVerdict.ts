@@ -1,0 +1,31 @@
+import type { TakeAnalysis } from './analyseTake.ts';
+import type { Advice, Finding } from './finding.ts';
+import { isPlain, weigh } from './verdict.ts';
+
+/** What a whole round comes to. */
+export interface RoundVerdict {
+  /** Items that were judged, and how many of them were as written. */
+  judged: number;
+  asWritten: number;
+  /** What stood out most often, in how many places, with the weightiest of them; null where nothing did. */
+  recurring: { count: number; finding: Finding } | null;
+  advice: Advice;
+}
+
+/** The verdict over the phrases of a round: what recurs counts before what was worst once. */
+export function judgeRound(phrases: readonly Pick<TakeAnalysis, 'items'>[]): RoundVerdict {
+  const judged = phrases.flatMap(({ items }) => items).filter(({ verdict }) => verdict !== null);
+  const stood = judged.flatMap(({ verdict }) =>
+    (verdict?.findings ?? []).filter((finding) => !isPlain(finding)),
+  );
+  const weighed = weigh(stood, null);
+  const count = ({ finding }: (typeof weighed)[number]) =>
+    stood.filter(({ kind }) => kind === finding.kind).length;
+  const most = weighed.toSorted((a, b) => count(b) - count(a) || b.weight - a.weight).at(0);
+  return {
+    judged: judged.length,
+    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isPlain)).length,
+    recurring: most ? { count: count(most), finding: most.finding } : null,
+    advice: most?.advice ?? 'moveOn',
+  };
+}

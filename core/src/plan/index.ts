@@ -1,0 +1,2 @@
+// What to play next and how: from judged takes to proposals. Reads measures; hears and judges nothing itself.
+export { holdOf, placeOf, proposeTempo, type Hold, type TempoProposal } from './breathBudget.ts';

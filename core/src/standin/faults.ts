@@ -1,0 +1,31 @@
+/** What goes wrong with one item of an exercise; `item` counts in the exercise's score. */
+export type ItemFault = { item: number } & (
+  | { kind: 'missed' }
+  | { kind: 'wrongNote'; semitones: number }
+  | { kind: 'late'; seconds: number }
+  /** Breaks off after a third and begins again. */
+  | { kind: 'repeated' }
+  /** A breath inside the note, so many seconds after its beginning. */
+  | { kind: 'earlyBreath'; atSeconds: number }
+  | { kind: 'breathInGap' }
+  | { kind: 'latePeak'; beats: number }
+  | { kind: 'slip'; atSeconds: number; lengthSeconds: number; toPartial: number }
+  /** The air goes at the beat, the tone comes later. */
+  | { kind: 'slowAnswer'; responseMs: number }
+  | { kind: 'slowSlur'; glideMs: number; overshootCents: number }
+  /** Parted from the note before where it should be slurred. */
+  | { kind: 'parted'; gapMs: number }
+  | { kind: 'off'; cents: number; levelDb: number }
+);
+
+export type FaultKind = ItemFault['kind'];
+
+/** The fault of this kind that an item has, if any. */
+export function faultOf<Kind extends FaultKind>(
+  faults: readonly ItemFault[],
+  item: number,
+  kind: Kind,
+): Extract<ItemFault, { kind: Kind }> | null {
+  const found = faults.find((fault) => fault.item === item && fault.kind === kind);
+  return (found as Extract<ItemFault, { kind: Kind }> | undefined) ?? null;
+}

@@ -1,0 +1,144 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { registerOf } from '@inner-hum/core/horn';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { ActionButton, ActionLink, Choice, Key, NoteGlyph } from '../../ui/index.ts';
+import { type SessionSetup, Troubles } from '../../session/index.ts';
+import type { SettingsRecord } from '../../storage/index.ts';
+import { LivePage } from './LivePage.tsx';
+import { TakeEnding } from './TakeEnding.tsx';
+import type { ExercisePlay } from './useExercise.ts';
+import { usePageHeight } from './usePageHeight.ts';
+import { useShownNotes } from './useShownNotes.ts';
+
+interface ExerciseViewProps {
+  setup: SessionSetup;
+  play: ExercisePlay;
+  title: string;
+  aside: string;
+  /** What the page shows, for screen readers. */
+  label: string;
+  /** What to play, chosen before and after. */
+  controls: ReactNode;
+}
+
+/** An exercise on the Stand: the note large, its page, and below either what to choose or how it was. */
+export function ExerciseView({ setup, play, title, aside, label, controls }: ExerciseViewProps) {
+  const { t } = useTranslation();
+  const { settings } = setup;
+  const { phase, round, phrase, take, asks } = play;
+  // An ended take stays drawn by the scale it was judged by.
+  const scale = take?.context?.scale ?? setup.scale;
+  const height = usePageHeight();
+  const { now, next } = useShownNotes(phrase, phase);
+  const key = (name: keyof SettingsRecord['keys']) =>
+    settings.singleKeys ? { keyName: settings.keys[name] } : {};
+  const busy = phase === 'playing' || phase === 'counting';
+  const isBlind = settings.eyes === 'blind';
+  return (
+    <Flex as="main" direction="column" minH="screen" px={{ base: '4', md: '7' }} data-phase={phase}>
+      <Flex
+        as="header"
+        alignItems="center"
+        columnGap="6"
+        wrap="wrap"
+        py="2"
+        borderBottomWidth="1px"
+        borderBottomStyle="solid"
+        borderBottomColor="line"
+      >
+        <Heading as="h1" fontFamily="heading" fontSize="large">
+          {title}
+        </Heading>
+        <Box color="muted">{aside}</Box>
+        {round.count > 1 && (
+          <Box color="muted" data-testid="phrase-count">
+            {t('drill.phraseOf', { index: round.index + 1, count: round.count })}
+          </Box>
+        )}
+        <Flex ml={{ lg: 'auto' }} columnGap="5" wrap="wrap" alignItems="center">
+          <Choice
+            legend={t('eyes.label')}
+            hideLegend
+            value={settings.eyes}
+            onChange={play.onEyes}
+            options={[
+              { value: 'watch', label: t('eyes.watch'), ...key('watch') },
+              { value: 'blind', label: t('eyes.blind'), ...key('blind') },
+            ]}
+          />
+          <ActionButton look="plain" onClick={() => play.onClick(settings.click === 'off' ? 'both' : 'off')}>
+            {t('swell.click', { state: t(`click.${settings.click}`) })}
+            {settings.singleKeys && <Key>{settings.keys.click}</Key>}
+          </ActionButton>
+          <ActionButton look="plain" onClick={() => play.onDrone({ on: !settings.drone.on })}>
+            {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}
+            {settings.singleKeys && <Key>{settings.keys.drone}</Key>}
+          </ActionButton>
+          <ActionLink look="plain" to="/stand">
+            {t('swell.leave')} <Key>esc</Key>
+          </ActionLink>
+        </Flex>
+      </Flex>
+      {/* No sentences while a note sounds: what went wrong meanwhile is told after it. */}
+      <Box pt="2">
+        <Troubles quiet={busy} onRetry={play.onRetry} onStandIn={play.onStandIn} />
+      </Box>
+      <Flex
+        flex="1"
+        direction={{ base: 'column', md: 'row' }}
+        gap={{ base: '0', md: '5' }}
+        alignItems="stretch"
+      >
+        <Flex
+          w={{ md: 'noteColumn' }}
+          flexShrink="0"
+          direction={{ base: 'row', md: 'column' }}
+          alignItems={{ base: 'baseline', md: 'flex-start' }}
+          justifyContent={{ md: 'center' }}
+          gap="3"
+          pb={{ md: '9' }}
+        >
+          <Box
+            fontFamily="heading"
+            fontSize="note"
+            lineHeight="1.05"
+            aria-hidden="true"
+            data-testid="note-now"
+          >
+            <NoteGlyph midi={now.writtenMidi} naming={settings.naming} octave />
+          </Box>
+          {next ? (
+            <Box color="muted" aria-hidden="true" data-testid="note-next">
+              <Box fontSize="small">{t('drill.next')}</Box>
+              <Box fontFamily="heading" fontSize="next" lineHeight="1.05">
+                <NoteGlyph midi={next.writtenMidi} naming={settings.naming} octave />
+              </Box>
+            </Box>
+          ) : (
+            <Box color="muted" fontSize="large">
+              {t(`register.${registerOf(now.writtenMidi)}`)}
+            </Box>
+          )}
+        </Flex>
+        <Box flex="1" minW="0">
+          <LivePage
+            exercise={phrase}
+            hornId={settings.hornId}
+            a4Hz={settings.a4Hz}
+            scale={scale}
+            phase={phase}
+            hidden={isBlind && (phase !== 'ended' || asks !== null)}
+            naming={settings.naming}
+            beatsSeen={settings.click === 'seen' || settings.click === 'both'}
+            height={height}
+            label={label}
+          />
+        </Box>
+      </Flex>
+      <Box minH="footer" pb="4" visibility={busy ? 'hidden' : 'visible'}>
+        {take ? <TakeEnding settings={settings} play={play} take={take} /> : controls}
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,57 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { StartMode } from '@inner-hum/core/exercise';
+import type { WrittenMidi } from '@inner-hum/core/horn';
+import { Trans, useTranslation } from 'react-i18next';
+import { ActionButton, ActionLink, Key, NoteGlyph } from '../../ui/index.ts';
+import type { SettingsRecord } from '../../storage/index.ts';
+import type { SessionPhase } from '../../session/index.ts';
+
+interface StartLineProps {
+  start: StartMode;
+  /** The note that begins it. */
+  note: WrittenMidi;
+  settings: SettingsRecord;
+  phase: SessionPhase;
+  paused?: boolean;
+  /** Calibration was never made here: it is offered, quietly. */
+  offerCalibration: boolean;
+  onPrimary(): void;
+}
+
+/** How it begins: a button, or the note itself. */
+export function StartLine(props: StartLineProps) {
+  const { start, note, settings, phase, paused = false, offerCalibration, onPrimary } = props;
+  const { t } = useTranslation();
+  const standIn = settings.source === 'standIn';
+  const byButton = standIn || start === 'countIn' || phase === 'off' || paused;
+  const said =
+    phase === 'off'
+      ? 'swell.open'
+      : paused
+        ? 'drill.resume'
+        : standIn
+          ? 'swell.standInPlays'
+          : 'swell.countIn';
+  return (
+    <Flex gap="5" alignItems="center" wrap="wrap" mb="4">
+      {byButton ? (
+        <ActionButton look="main" onClick={onPrimary} disabled={phase === 'opening'}>
+          {t(said)}
+        </ActionButton>
+      ) : (
+        <Box fontFamily="heading" fontSize={{ base: 'title', md: 'display' }} lineHeight="1.2">
+          <Trans
+            i18nKey="swell.playToBegin"
+            components={{ note: <NoteGlyph midi={note} naming={settings.naming} /> }}
+          />
+        </Box>
+      )}
+      {byButton && <Key>space</Key>}
+      {offerCalibration && (
+        <ActionLink look="plain" to="/case/calibrate">
+          {t('swell.calibrate')}
+        </ActionLink>
+      )}
+    </Flex>
+  );
+}

@@ -1,0 +1,77 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { ActionButton, ActionLink, CallWords, Key, VerdictWords } from '../../ui/index.ts';
+import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import { CallIt } from './CallIt.tsx';
+import { RestCount } from './RestCount.tsx';
+import type { ExercisePlay } from './useExercise.ts';
+
+interface TakeEndingProps {
+  settings: SettingsRecord;
+  play: ExercisePlay;
+  take: TakeRecord;
+}
+
+/** How it was, and what comes next: the call first, where the take was a blind one. */
+export function TakeEnding({ settings, play, take }: TakeEndingProps) {
+  const { t } = useTranslation();
+  const { round, phrase, asks } = play;
+  const isRound = round.count > 1;
+  const key = (name: 'pause' | 'skip') => settings.singleKeys && <Key>{settings.keys[name]}</Key>;
+  return (
+    <Flex gap="7" alignItems="flex-start" wrap={{ base: 'wrap', md: 'nowrap' }}>
+      {round.restUntil !== null && (
+        <Box flexShrink="0" w={{ md: 'noteColumn' }}>
+          <RestCount until={round.restUntil} />
+        </Box>
+      )}
+      <Box flex="1" minW="0">
+        {asks ? (
+          <CallIt ends={asks} onCall={play.onCall} onShow={play.onShow} />
+        ) : (
+          <Box role="status" maxW="page">
+            {take.call && take.analysis && <CallWords call={take.call} measures={take.analysis.measures} />}
+            {take.analysis && <VerdictWords analysis={take.analysis} naming={settings.naming} />}
+          </Box>
+        )}
+        {/* While the question stands its arrows are not the Stand's. */}
+        <Flex gap="5" mt="3" wrap="wrap" alignItems="center">
+          {!isRound && !asks && <Box fontSize="medium">{t(againHint(phrase.start, settings))}</Box>}
+          {round.over && round.id && (
+            <ActionLink look="main" to={`/takes/round/${round.id}`}>
+              {t('drill.result')}
+            </ActionLink>
+          )}
+          {!asks && (
+            <ActionButton onClick={isRound ? play.onAgain : play.onPrimary}>
+              {t(isRound ? 'drill.again' : 'swell.again')} <Key>←</Key>
+            </ActionButton>
+          )}
+          {isRound && !round.over && (
+            <>
+              <ActionButton onClick={play.onPause}>
+                {t('drill.pause')} {key('pause')}
+              </ActionButton>
+              <ActionButton onClick={play.onSkip}>
+                {t('drill.skip')} {key('skip')}
+              </ActionButton>
+            </>
+          )}
+          {(!isRound || round.over) && (
+            <ActionButton onClick={play.onChangeIt}>{t('swell.change')}</ActionButton>
+          )}
+          {play.takeIsStored && !asks && (!isRound || round.over) && (
+            <ActionLink look="plain" to={`/takes/${take.id}`}>
+              {t('swell.closer')}
+            </ActionLink>
+          )}
+        </Flex>
+      </Box>
+    </Flex>
+  );
+}
+
+function againHint(start: 'playToStart' | 'countIn', { source }: SettingsRecord) {
+  if (source === 'standIn') return 'swell.againStandIn' as const;
+  return start === 'playToStart' ? ('swell.againPlay' as const) : ('swell.againCount' as const);
+}

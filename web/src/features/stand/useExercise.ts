@@ -1,0 +1,104 @@
+import { phraseExercise, type Exercise } from '@inner-hum/core/exercise';
+import { calledEnds, type Call } from '@inner-hum/core/judge';
+import { useEffect, useMemo, useState } from 'react';
+import { useSelector } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { useSession, type SessionSetup, type SessionStore } from '../../session/index.ts';
+import { changeSettings, writeCall } from '../../storage/index.ts';
+import { useClick } from './useClick.ts';
+import { useEndedTake } from './useEndedTake.ts';
+import { useHiddenTab } from './useHiddenTab.ts';
+import { useStandKeys } from './useStandKeys.ts';
+import { useWakeLock } from './useWakeLock.ts';
+
+/** Everything that playing an exercise on the Stand is: armed while the room is open, its keys, its end. */
+export function useExercise(setup: SessionSetup | null, exercise: Exercise, address: string) {
+  const session = useSession();
+  const navigate = useNavigate();
+  const { phase, takeId, round } = useSelector((state: SessionStore) => state.session);
+  const ended = useEndedTake(takeId);
+  const [shownId, setShown] = useState<string | null>(null);
+  useWakeLock();
+  useHiddenTab();
+
+  // Whatever the player is judged by makes the exercise ready anew; what was learned from the last take does
+  // not until the next one is armed.
+  const key =
+    setup &&
+    JSON.stringify([exercise, setup.settings.hornId, setup.settings.source, setup.settings.profileId]);
+  useEffect(() => {
+    if (setup) void session.arm(setup, exercise, address);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [session, key]);
+  const { eyes, drone, subdivision, accent, silentBars } = setup?.settings ?? {};
+  const adjustKey = setup && JSON.stringify([eyes, drone, subdivision, accent, silentBars, setup.scale]);
+  useEffect(() => {
+    if (setup) session.adjust(setup);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [session, adjustKey]);
+  useEffect(() => () => void session.rest(), [session]);
+
+  const arm = () => setup && void session.arm(setup, exercise, address);
+  const take = phase === 'ended' ? (ended?.take ?? null) : null;
+  // Before a blind take is shown the player says how it was; playing on leaves that open.
+  const asksCall =
+    take?.eyes === 'blind' && take.call === null && shownId !== take.id && take.analysis !== null;
+  const primary = () => {
+    if (phase === 'playing') void session.endTake();
+    else if (phase === 'off') arm();
+    else if (phase === 'armed' || phase === 'ended') void session.begin();
+  };
+  const settings = setup?.settings ?? null;
+  const { setClick, cycle } = useClick(settings);
+  const setDrone = (change: Partial<NonNullable<typeof drone>>) =>
+    settings && void changeSettings({ drone: { ...settings.drone, ...change } });
+  const isRound = round.count > 1;
+  const actions = {
+    start: primary,
+    again: () => void session.again(),
+    leave: () => void navigate('/stand'),
+    watch: () => void changeSettings({ eyes: 'watch' }),
+    blind: () => void changeSettings({ eyes: 'blind' }),
+    click: cycle,
+    drone: () => setDrone({ on: !settings?.drone.on }),
+    ...(isRound && {
+      pause: () => void (round.paused ? session.begin() : session.pause()),
+      skip: () => void session.skip(),
+    }),
+  };
+  useStandKeys(settings, actions, !asksCall);
+
+  const shown = useMemo(
+    () => phraseExercise(exercise, Math.min(round.index, Math.max(0, round.count - 1))),
+    [exercise, round.index, round.count],
+  );
+  return {
+    phase,
+    round,
+    /** The phrase that is played or was just played. */
+    phrase: shown,
+    take,
+    takeIsStored: ended?.isStored ?? false,
+    asks: asksCall ? calledEnds(shown) : null,
+    onCall(call: Call) {
+      if (take) void writeCall(take.id, call);
+    },
+    onShow: () => setShown(take?.id ?? null),
+    onPrimary: primary,
+    onAgain: () => void session.again(),
+    onPause: () => void (round.paused ? session.begin() : session.pause()),
+    onSkip: () => void session.skip(),
+    /** Back from the verdict to the choice of what to play. */
+    onChangeIt: arm,
+    onRetry() {
+      session.forgetInput();
+      arm();
+    },
+    onStandIn: () => void changeSettings({ source: 'standIn' }),
+    onEyes: (next: 'watch' | 'blind') => void changeSettings({ eyes: next }),
+    onClick: setClick,
+    onDrone: setDrone,
+  };
+}
+
+export type ExercisePlay = ReturnType<typeof useExercise>;

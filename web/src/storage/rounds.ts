@@ -1,0 +1,17 @@
+import { database } from './database.ts';
+import type { RoundRecord, TakeRecord } from './records.ts';
+
+export async function storeRound(round: RoundRecord): Promise<void> {
+  await database().rounds.put(round);
+}
+
+/** One round, or null where there is none. */
+export async function readRound(id: string): Promise<RoundRecord | null> {
+  return (await database().rounds.get(id)) ?? null;
+}
+
+/** The takes of a round as they were played; a phrase played again is there again. */
+export async function readRoundTakes(roundId: string): Promise<TakeRecord[]> {
+  const takes = await database().takes.where('roundId').equals(roundId).sortBy('startedAt');
+  return takes.filter(({ state, deletedAt }) => state === 'kept' && deletedAt === null);
+}

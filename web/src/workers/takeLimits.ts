@@ -1,0 +1,56 @@
+import { lengthBeats, scoreOf, secondsPerBeat, writtenNotes, type Exercise } from '@inner-hum/core/exercise';
+import { pitchTarget, type HornId } from '@inner-hum/core/horn';
+import type { TakeGateConfig } from '@inner-hum/core/tone';
+
+/** Sound before the first tone that belongs to the take: the air that made it. */
+const PRE_ROLL_SECONDS = 0.6;
+const SILENCE_SECONDS = 1.2;
+/** Nobody waits longer for a player who has given up in the middle. */
+const LONGEST_SILENCE_SECONDS = 12;
+/** A take may run this much over its written length before it ends by itself. */
+const OVERTIME_SECONDS = 20;
+/** A counted take in which no tone came ends this long after what is written. */
+const PATIENCE_SECONDS = 2;
+const PARTIALS_THAT_START = [1, 2, 3, 4];
+
+export interface TakeLimits extends Pick<
+  TakeGateConfig,
+  'startHz' | 'silenceSeconds' | 'maxSeconds' | 'patienceSeconds'
+> {
+  /** Sound that belongs to a take before its first note, and that note's place after beat 0. */
+  preRollSeconds: number;
+  firstNoteSeconds: number;
+}
+
+/** Where a take of this exercise begins and ends: its first note, its longest silence, its length. */
+export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): TakeLimits {
+  const written = lengthBeats(exercise) * secondsPerBeat(exercise);
+  const notes = writtenNotes(exercise, hornId, a4Hz);
+  const first = notes.at(0);
+  const firstNoteSeconds = first?.fromSeconds ?? 0;
+  // One note may be missed: then the silence lasts from the one before to the one after.
+  const longest =
+    notes.length < 2
+      ? 0
+      : Math.max(...notes.slice(1).map(({ toSeconds }, i) => toSeconds - notes[i].toSeconds));
+  const inside = Math.min(LONGEST_SILENCE_SECONDS, longest + SILENCE_SECONDS);
+  const last = notes.at(-1)?.toSeconds ?? written;
+  return {
+    startHz: first ? startsOf(exercise, hornId, a4Hz) : [],
+    // Air that is written after the last note belongs to the take.
+    silenceSeconds: (seconds) =>
+      seconds < last ? Math.max(SILENCE_SECONDS, inside) : SILENCE_SECONDS + Math.max(0, written - seconds),
+    maxSeconds: written + OVERTIME_SECONDS,
+    patienceSeconds: written + PATIENCE_SECONDS,
+    preRollSeconds: firstNoteSeconds + PRE_ROLL_SECONDS,
+    firstNoteSeconds,
+  };
+}
+
+/** The note that starts a take, and what its tube may give instead. */
+function startsOf(exercise: Exercise, hornId: HornId, a4Hz: number): number[] {
+  const note = scoreOf(exercise).find(({ item }) => item.kind === 'note')?.item;
+  if (note?.kind !== 'note') return [];
+  const { targetHz, tubeHz } = pitchTarget(note, hornId, a4Hz, exercise.overtones);
+  return [targetHz, ...PARTIALS_THAT_START.map((partial) => partial * tubeHz)];
+}
