@@ -1,6 +1,15 @@
 import { defineConfig } from '@playwright/test';
 
 const PORT = 4271;
+/** The app with its demo data. */
+export const DEMO_PORT = 4273;
+
+const serve = (port: number, ...more: string[]) => ({
+  command: ['node --import tsx ../server/src/main.ts', ...more].join(' '),
+  env: { PORT: String(port) },
+  url: `http://127.0.0.1:${port}/stand`,
+  reuseExistingServer: false,
+});
 
 export default defineConfig({
   testDir: 'tests',
@@ -18,10 +27,5 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
   },
-  webServer: {
-    command: 'node --import tsx ../server/src/main.ts',
-    env: { PORT: String(PORT) },
-    url: `http://127.0.0.1:${PORT}/stand`,
-    reuseExistingServer: false,
-  },
+  webServer: [serve(PORT), serve(DEMO_PORT, '--demo')],
 });

@@ -1,12 +1,13 @@
 import { join } from 'node:path';
-import { buildSwell, DEFAULT_SCALE } from '@inner-hum/core/exercise';
-import { writtenMidi } from '@inner-hum/core/horn';
+import { buildSwell, DEFAULT_SCALE, familyById } from '@inner-hum/core/exercise';
+import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { playExercise, playPhrase, STEADY_HAND } from '@inner-hum/core/standin';
 
 const folder = join(import.meta.dirname, '.sounds');
 
 export const SOUNDS = {
   faultySwell: join(folder, 'faulty-swell.wav'),
+  pairedRound: join(folder, 'paired-round.wav'),
   silence: join(folder, 'silence.wav'),
   softAndLoud: join(folder, 'soft-and-loud.wav'),
 };
@@ -61,4 +62,25 @@ export function playSoftAndLoud() {
     tailSeconds,
   });
   return playPhrase([held(-44, 6, 2), held(-18, 1, 3)]);
+}
+
+/** Paired swells on G4 and G5 as `/stand/drill/pairedSwells?note=67&to=67&tempoBpm=160` writes them; the last note is a step too high. */
+export function playPairedRound() {
+  const family = familyById('pairedSwells');
+  if (!family) throw new Error('no paired swells');
+  const hornId = 'alto';
+  const note = writtenMidi(67);
+  const request = { ...family.usual(hornById(hornId)), hornId, note, to: note, tempoBpm: 160 } as const;
+  return playExercise({
+    exercise: family.build(request),
+    hornId,
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
+    faults: [{ item: 3, kind: 'wrongNote', semitones: 2 }],
+    sampleRateHz: 48000,
+    seed: 12,
+    leadSeconds: LEAD_SECONDS,
+    tailSeconds: 1,
+  });
 }

@@ -37,8 +37,16 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   await page.keyboard.press('PageDown');
   await inPhase(page, 'counting').waitFor();
   await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  // The ribbon waits for the call: at the soft end this player goes sharp, at the loud end flat.
+  await expect(page.getByText('The soft end was')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Look closer' })).toBeHidden();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('The loud end was')).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByTestId('call-words')).toHaveText(/You called [12] of 2 right/);
   await page.getByRole('link', { name: 'Look closer' }).click();
   await expect(page.getByText('played blind')).toBeVisible();
+  await expect(page.getByTestId('call-words')).toHaveText(/You called [12] of 2 right/);
 
   await page.getByLabel('Your note on this take').fill('The end went thin.');
   const saving = page.waitForEvent('download');
@@ -50,10 +58,12 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   expect(strFromU8(files[wav].subarray(0, 4))).toBe('RIFF');
   const told = JSON.parse(strFromU8(files[json])) as {
     analysis: { beatZeroSeconds: number };
+    call: object;
     frames: unknown[];
   };
   // A counted take begins a beat before its first beat.
   expect(Math.abs(told.analysis.beatZeroSeconds - 0.6)).toBeLessThan(0.1);
+  expect(told.call).toEqual({ soft: 'sharp', loud: 'flat' });
   expect(told.frames.length).toBeGreaterThan(250);
 
   await page.getByRole('button', { name: 'Delete' }).click();
@@ -75,4 +85,36 @@ test('the free desk names the note at once, and one key keeps the last minute', 
   await expect(page.getByText('Free playing')).toBeVisible();
   await page.getByRole('slider').press('ArrowRight');
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /s$/);
+});
+
+test('a round can be paused, taken up, played once more and skipped, by keys', async ({ page }) => {
+  await firstVisit(page, 'stand-in player');
+  await page.goto('/stand/drill/breakDrill?tempoBpm=200&start=countIn');
+  const at = (index: number) => expect(page.getByTestId('phrase-count')).toHaveText(`${index} of 4`);
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor();
+  // What is left in the middle is kept, and begins anew.
+  await page.keyboard.press('p');
+  await inPhase(page, 'armed').waitFor();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await inPhase(page, 'ended').waitFor();
+  await at(1);
+  await page.keyboard.press('ArrowLeft');
+  await inPhase(page, 'counting').waitFor();
+  await at(1);
+  await inPhase(page, 'ended').waitFor();
+  await page.keyboard.press('n');
+  await inPhase(page, 'playing').waitFor();
+  await at(2);
+  await page.keyboard.press('n');
+  await inPhase(page, 'playing').waitFor();
+  await at(3);
+  await page.keyboard.press('n');
+  await inPhase(page, 'ended').waitFor();
+  await at(4);
+  await page.getByRole('link', { name: 'See the round' }).click();
+  // The first phrase begun, played and played again; the fourth played; the second and third left at once, or begun.
+  const count = await page.getByRole('link', { name: /Over the break/ }).count();
+  expect(count).toBeGreaterThanOrEqual(4);
 });

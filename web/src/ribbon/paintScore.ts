@@ -118,6 +118,8 @@ function paintStretch(
   ctx.stroke();
 }
 
+const MARK_GAP_PX = 6;
+
 /** Dynamic marks under the score, each at its time. */
 export function paintMarks(
   ctx: CanvasRenderingContext2D,
@@ -131,10 +133,16 @@ export function paintMarks(
   ctx.font = font;
   ctx.fillStyle = palette.ink;
   ctx.textBaseline = 'alphabetic';
-  marks.forEach(({ seconds, mark }, i) => {
-    ctx.textAlign = i === 0 ? 'left' : i === marks.length - 1 ? 'right' : 'center';
-    ctx.fillText(mark, layout.xAt(seconds), baselineY);
-  });
+  // From the last one on: where two would touch, the earlier one gives way.
+  let free = Infinity;
+  for (const [i, { seconds, mark }] of [...marks.entries()].toReversed()) {
+    const { width } = ctx.measureText(mark);
+    const align = i === 0 ? 0 : i === marks.length - 1 ? 1 : 0.5;
+    const left = layout.xAt(seconds) - align * width;
+    if (left + width > free) continue;
+    ctx.fillText(mark, left, baselineY);
+    free = left - MARK_GAP_PX;
+  }
   ctx.restore();
 }
 

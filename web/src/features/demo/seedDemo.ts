@@ -1,3 +1,4 @@
+import { DEMO_RATE_HZ, seedRounds, timeOf } from './seedRounds.ts';
 import { buildSwell, DEFAULT_SCALE, type SwellShape } from '@inner-hum/core/exercise';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { PROFILES, STEADY_HAND, WARM_UP, type StandInProfile } from '@inner-hum/core/standin';
@@ -41,8 +42,6 @@ const WEEK: DemoTake[] = [
   },
 ];
 
-const SAMPLE_RATE_HZ = 48000;
-
 /** Fills an empty demo database through the same worker that keeps played takes. Does nothing twice. */
 export async function seedDemo(client: SessionClient): Promise<void> {
   if ((await readSettings()).visited || (await listTakes()).length > 0) return;
@@ -55,9 +54,6 @@ export async function seedDemo(client: SessionClient): Promise<void> {
       tempoBpm: 60,
       start: 'playToStart',
     });
-    const startedAt = new Date(today);
-    startedAt.setDate(today.getDate() - take.daysAgo);
-    startedAt.setHours(Math.floor(take.hour), Math.round((take.hour % 1) * 60), 0, 0);
     await client.remote.keepStandIn({
       performance: {
         exercise,
@@ -65,15 +61,16 @@ export async function seedDemo(client: SessionClient): Promise<void> {
         a4Hz: 440,
         scale: DEFAULT_SCALE,
         profile: take.profile,
-        sampleRateHz: SAMPLE_RATE_HZ,
+        sampleRateHz: DEMO_RATE_HZ,
         seed: 100 + i,
       },
       eyes: take.blind ? 'blind' : 'watch',
-      startedAt: startedAt.getTime(),
+      startedAt: timeOf(today, take.daysAgo, take.hour),
       playerNote: take.playerNote ?? '',
       roundId: null,
       phrase: 0,
     });
   }
+  await seedRounds(client, today);
   await changeSettings({ visited: true, source: 'standIn' });
 }

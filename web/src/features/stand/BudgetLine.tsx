@@ -24,10 +24,8 @@ export function BudgetLine({ exercise, budget, onTake }: BudgetLineProps) {
     needed: neededSeconds.toFixed(1),
   });
   return (
-    <Flex gap="5" alignItems="center" wrap="wrap" mb="4" data-testid="budget">
-      <Box fontSize="medium" maxW="prose">
-        {why}
-      </Box>
+    <Flex flex="1" gap="5" alignItems="center" minW="column" mb="4" data-testid="budget">
+      <Box maxW="prose">{why}</Box>
       <ActionButton onClick={() => onTake(tempoBpm)}>
         {t('drill.budgetTake', { tempo: tempoBpm })}
       </ActionButton>

@@ -48,16 +48,18 @@ export function DrillControls(props: DrillControlsProps) {
     onChange({ tempoBpm: Math.max(slowest, Math.min(fastest, nextTempo(exercise.tempoBpm, step))) });
   return (
     <Box>
-      <StartLine
-        start={exercise.start}
-        note={first.writtenMidi}
-        settings={settings}
-        phase={phase}
-        paused={paused}
-        offerCalibration={offerCalibration}
-        onPrimary={onPrimary}
-      />
-      <BudgetLine exercise={exercise} budget={budget} onTake={(tempoBpm) => onChange({ tempoBpm })} />
+      <Flex columnGap="7" wrap="wrap" alignItems="flex-start">
+        <StartLine
+          start={exercise.start}
+          note={first.writtenMidi}
+          settings={settings}
+          phase={phase}
+          paused={paused}
+          offerCalibration={offerCalibration}
+          onPrimary={onPrimary}
+        />
+        <BudgetLine exercise={exercise} budget={budget} onTake={(tempoBpm) => onChange({ tempoBpm })} />
+      </Flex>
       <Flex columnGap={{ base: '5', md: '7' }} rowGap="3" wrap="wrap" alignItems="flex-start">
         {family.moves !== 'nothing' && (
           <NumberField

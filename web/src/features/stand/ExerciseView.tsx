@@ -56,7 +56,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
             {t('drill.phraseOf', { index: round.index + 1, count: round.count })}
           </Box>
         )}
-        <Flex ml={{ lg: 'auto' }} columnGap="5" wrap="wrap" alignItems="center">
+        <Flex ml={{ lg: 'auto' }} columnGap={{ base: '3', md: '5' }} wrap="wrap" alignItems="center">
           <Choice
             legend={t('eyes.label')}
             hideLegend

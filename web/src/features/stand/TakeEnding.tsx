@@ -34,7 +34,6 @@ export function TakeEnding({ settings, play, take }: TakeEndingProps) {
             {take.analysis && <VerdictWords analysis={take.analysis} naming={settings.naming} />}
           </Box>
         )}
-        {/* While the question stands its arrows are not the Stand's. */}
         <Flex gap="5" mt="3" wrap="wrap" alignItems="center">
           {!isRound && !asks && <Box fontSize="medium">{t(againHint(phrase.start, settings))}</Box>}
           {round.over && round.id && (
@@ -57,7 +56,7 @@ export function TakeEnding({ settings, play, take }: TakeEndingProps) {
               </ActionButton>
             </>
           )}
-          {(!isRound || round.over) && (
+          {!asks && (!isRound || round.over) && (
             <ActionButton onClick={play.onChangeIt}>{t('swell.change')}</ActionButton>
           )}
           {play.takeIsStored && !asks && (!isRound || round.over) && (

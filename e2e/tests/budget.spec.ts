@@ -1,0 +1,29 @@
+import { DEMO_PORT } from '../playwright.config.ts';
+import { chromium, expect, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium(), baseURL: `http://127.0.0.1:${DEMO_PORT}` });
+
+test('a descent is proposed at the tempo that the breath of the last weeks allows, and played at it', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await page.goto('/stand');
+  // The demo player first plays its week.
+  await expect(page.getByRole('navigation')).toBeVisible({ timeout: 120_000 });
+  await page.goto('/stand/drill/quietDescent');
+  const proposal = page.getByTestId('budget');
+  await expect(proposal).toContainText(/of your \d+ holds here last 1\d\.\d s. At 80 this takes 21\.0 s/);
+  const faster = proposal.getByRole('button', { name: /Play it at \d+/ });
+  const tempo = Number(/\d+/.exec(await faster.innerText())?.[0]);
+  expect(tempo).toBeGreaterThan(80);
+  expect(tempo).toBeLessThanOrEqual(120);
+  await faster.click();
+  await expect(page).toHaveURL(new RegExp(`tempoBpm=${tempo}`));
+  await expect(proposal).toBeHidden();
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'ended').waitFor({ timeout: 60_000 });
+  await expect(page.getByText(/[34] of 4 as written/)).toBeVisible();
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await expect(page.locator('tr[data-item]')).toHaveCount(4);
+});

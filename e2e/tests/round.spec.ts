@@ -1,0 +1,35 @@
+import { SOUNDS } from '../sounds.ts';
+import { expect, firstVisit, inPhase, microphonePlaying, test } from '../browser.ts';
+
+test.use({ launchOptions: microphonePlaying(SOUNDS.pairedRound) });
+
+test('a round of paired swells runs hands-free from the microphone, and its result names the wrong note', async ({
+  page,
+}) => {
+  // The microphone plays from the moment it is opened: the first visit must not open it.
+  await firstVisit(page, 'stand-in player');
+  await page.goto('/case');
+  await page.getByRole('button', { name: 'microphone' }).click();
+  await page.goto('/stand/drill/pairedSwells?note=67&to=67&tempoBpm=160&start=playToStart');
+  await expect(page.getByTestId('note-next').getByLabel('G sharp 4')).toBeVisible();
+  await expect(page.getByTestId('phrase-count')).toHaveText('1 of 2');
+  // From here on nobody touches anything.
+  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'ended').waitFor({ timeout: 20_000 });
+  await expect(page.getByText('2 of 2 as written.')).toBeVisible();
+  await expect(page.getByText(/Next in \d s/)).toBeVisible();
+  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await expect(page.getByTestId('phrase-count')).toHaveText('2 of 2');
+  await expect(page.getByTestId('note-now').getByLabel(/^G (5|sharp 5)$/)).toBeVisible();
+  await inPhase(page, 'ended').waitFor({ timeout: 20_000 });
+
+  await page.getByRole('link', { name: 'See the round' }).click();
+  await expect(page.getByTestId('round-verdict')).toContainText(
+    '3 of 4 notes as written. In 1 place: B flat 5 was played',
+  );
+  const rows = page.getByRole('link', { name: /Paired swells/ });
+  await expect(rows).toHaveCount(2);
+  await rows.nth(1).click();
+  await expect(page.locator('tr[data-item="1"]')).toContainText('B flat 5 was played in its place.');
+  await expect(page.getByTestId('take-ribbon')).toBeVisible();
+});
