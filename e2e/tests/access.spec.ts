@@ -43,6 +43,25 @@ for (const colorScheme of ['light', 'dark'] as const)
       .first()
       .waitFor();
     await clean();
+    // A drill: before it, and its end with the question of a blind take.
+    await page.goto('/stand/drill/breakDrill?tempoBpm=240');
+    await inPhase(page, 'armed').waitFor();
+    await clean();
+    await page.keyboard.press('2');
+    await page.keyboard.press('Space');
+    await page.getByText('It was').waitFor({ timeout: 20_000 });
+    await clean();
+    await page.keyboard.press('p');
+    await page.goto('/takes');
+    await page
+      .getByRole('link', { name: /Over the break/ })
+      .first()
+      .click();
+    await page.getByRole('heading', { name: 'Note by note' }).waitFor();
+    await clean();
+    await page.getByRole('link', { name: 'See the round' }).click();
+    await page.getByTestId('round-verdict').waitFor();
+    await clean();
     for (const room of ['/takes?words=nowhere', '/takes', '/reading', '/stand', '/case', '/case/calibrate']) {
       await page.goto(room);
       await page.getByRole('main').waitFor();

@@ -20,6 +20,8 @@ const PHONE: Look = { width: 390, height: 844, colorScheme: 'light' };
 
 /** Half a beat after beat six of eight, with the fade well begun. */
 const INTO_THE_SWELL_MS = 6300;
+/** In the third of the four notes. */
+const INTO_THE_DRILL_MS = 17500;
 
 async function inLook(
   browser: Browser,
@@ -33,7 +35,7 @@ async function inLook(
   });
   const page = await context.newPage();
   await page.goto('/takes');
-  await page.getByRole('heading', { level: 1, name: 'Takes' }).waitFor({ timeout: 60_000 });
+  await page.getByRole('heading', { level: 1, name: 'Takes' }).waitFor({ timeout: 120_000 });
   await page.waitForTimeout(800);
   await work(page);
   await context.close();
@@ -57,7 +59,11 @@ const browser = await chromium.launch(CHROMIUM);
 try {
   await inLook(browser, DESK, async (page) => {
     await shoot(page, 'takes');
-    await page.getByRole('link', { name: /slipped/ }).click();
+    await page
+      .getByRole('link', { name: /slipped/ })
+      .filter({ hasNotText: 'Quiet descent' })
+      .first()
+      .click();
     await page.getByTestId('take-ribbon').waitFor();
     await page.waitForTimeout(500);
     await page.getByTestId('take-ribbon').click({ position: { x: 640, y: 150 } });
@@ -68,6 +74,15 @@ try {
     await page.mouse.wheel(0, -400);
     await page.waitForTimeout(500);
     await shoot(page, 'compare');
+    await page.goto('/takes/round/demo-round-2');
+    await page.getByTestId('round-verdict').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'round');
+    await page.goto('/takes');
+    await page.getByRole('link', { name: /Quiet descent/ }).click();
+    await page.getByTestId('take-ribbon').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'take-line');
     await page.goto('/reading?word=sharp');
     await page.getByRole('button', { name: 'Make it sharp' }).click();
     await page.locator('[data-phase="heard"]').waitFor();
@@ -89,6 +104,12 @@ try {
     await page.locator('[data-phase="ended"]').waitFor();
     await page.waitForTimeout(300);
     await shoot(page, 'stand-verdict');
+    await page.goto('/stand/drill/alternatingSwells?tempoBpm=72');
+    await page.locator('[data-phase="armed"]').waitFor();
+    await page.keyboard.press('Space');
+    await page.locator('[data-phase="playing"]').waitFor();
+    await page.waitForTimeout(INTO_THE_DRILL_MS);
+    await shoot(page, 'stand-drill');
     await page.goto('/case');
     await page.waitForTimeout(500);
     await shoot(page, 'case');
@@ -103,6 +124,9 @@ try {
     await page.keyboard.press('2');
     await playSwell(page, 'note=58');
     await shoot(page, 'stand-blind');
+    await page.locator('[data-phase="ended"]').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'call-it');
   });
   await inLook(browser, PHONE, async (page) => {
     await shoot(page, 'phone-takes');

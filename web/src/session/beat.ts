@@ -3,7 +3,7 @@ import type { AudioDesk, Metronome } from '../audio/index.ts';
 import type { SettingsRecord } from '../storage/index.ts';
 
 type Click = SettingsRecord['click'];
-type Metre = Pick<SettingsRecord, 'subdivision' | 'accent' | 'silentBars'>;
+type Metre = Pick<SettingsRecord, 'beatsPerBar' | 'subdivision' | 'accent' | 'silentBars'>;
 
 /** What beats: the exercise, or the free desk at a tempo of its own. */
 export interface BeatSource {
@@ -32,7 +32,7 @@ export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
     metronome.start({
       zeroSeconds,
       secondsPerBeat: exercise ? secondsPerBeat(exercise) : 60 / tempoBpm,
-      beatsPerBar: exercise?.beatsPerBar ?? 4,
+      beatsPerBar: exercise?.beatsPerBar ?? metre.beatsPerBar,
       subdivision: metre.subdivision,
       accent: metre.accent,
       silentBars: metre.silentBars,
@@ -45,8 +45,10 @@ export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
       if (source.click === 'off') metronome.stop();
       else if (!metronome.pulse) start(source, desk.now() + 0.05);
     },
-    setMetre({ metre: { subdivision, accent, silentBars } }) {
-      if (metronome.pulse) metronome.start({ ...metronome.pulse, subdivision, accent, silentBars });
+    setMetre({ exercise, metre: { beatsPerBar, subdivision, accent, silentBars } }) {
+      const { pulse } = metronome;
+      const bar = exercise?.beatsPerBar ?? beatsPerBar;
+      if (pulse) metronome.start({ ...pulse, beatsPerBar: bar, subdivision, accent, silentBars });
     },
     setTempo(source) {
       const { pulse } = metronome;

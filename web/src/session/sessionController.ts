@@ -235,8 +235,16 @@ export function createSessionController(config: SessionConfig): SessionControlle
     adjust(next) {
       const before = setup;
       if (!before) return;
-      const { eyes, drone: wanted, subdivision, accent, silentBars } = next.settings;
-      const settings = { ...before.settings, eyes, drone: wanted, subdivision, accent, silentBars };
+      const { eyes, drone: wanted, beatsPerBar, subdivision, accent, silentBars } = next.settings;
+      const settings = {
+        ...before.settings,
+        eyes,
+        drone: wanted,
+        beatsPerBar,
+        subdivision,
+        accent,
+        silentBars,
+      };
       setup = { ...before, scale: next.scale, settings };
       beat.setMetre(beatSource(setup, round.phrase()));
       droneKeeper.update(setup, round.phrase());

@@ -80,6 +80,8 @@ export interface SettingsRecord {
   click: 'heard' | 'seen' | 'both' | 'off';
   eyes: 'watch' | 'blind';
   minutes: number | null;
+  /** Of the free desk; an exercise has its own. */
+  beatsPerBar: number;
   /** Clicks a beat, and whether the first of a bar is louder. */
   subdivision: number;
   accent: boolean;
@@ -134,6 +136,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   click: 'seen',
   eyes: 'watch',
   minutes: null,
+  beatsPerBar: 4,
   subdivision: 1,
   accent: true,
   silentBars: null,

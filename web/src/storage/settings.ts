@@ -26,6 +26,7 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   click: yup.string().oneOf(['heard', 'seen', 'both', 'off']).required(),
   eyes: yup.string().oneOf(['watch', 'blind']).required(),
   minutes: yup.number().min(1).max(240).nullable().defined(),
+  beatsPerBar: yup.number().integer().min(1).max(12).required(),
   subdivision: yup.number().integer().min(1).max(4).required(),
   accent: yup.boolean().required(),
   silentBars: yup.object({ sounding: bars, silent: bars }).nullable().defined(),

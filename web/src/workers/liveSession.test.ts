@@ -1,10 +1,17 @@
 import 'fake-indexeddb/auto';
 import { IDBObjectStore } from 'fake-indexeddb';
 import { afterEach, beforeEach, expect, it } from 'vitest';
-import { buildSwell, DEFAULT_SCALE, type StartMode } from '@inner-hum/core/exercise';
+import {
+  buildSwell,
+  DEFAULT_SCALE,
+  familyById,
+  phraseExercise,
+  type FamilyId,
+  type StartMode,
+} from '@inner-hum/core/exercise';
 import { listenTo, renderClick } from '@inner-hum/core/hearing';
-import { writtenMidi } from '@inner-hum/core/horn';
-import { playExercise, WARM_UP } from '@inner-hum/core/standin';
+import { hornById, writtenMidi } from '@inner-hum/core/horn';
+import { playExercise, STEADY_HAND, WARM_UP, type ExerciseRequest } from '@inner-hum/core/standin';
 import { listTakes, loadSamples, openDatabase, readTakeFrames } from '../storage/index.ts';
 import { createLiveSession } from './liveSession.ts';
 import type { ArmRequest, SessionEvent } from './protocol.ts';
@@ -192,4 +199,70 @@ it('keeps the newest minute with the frames it was heard as', () => {
   // The same sound from another beginning: the same pitch, away from the cut.
   for (let i = 30; i < 120; i++)
     expect(Math.abs(1200 * Math.log2(again.columns.f0Hz[i] / newest.columns.f0Hz[i]))).toBeLessThan(0.5);
+});
+
+/** The first phrase of a family, begun by its first note, played into a session that nobody ends. */
+async function playPhraseOf(id: FamilyId, tempoBpm: number, change: Partial<ExerciseRequest>) {
+  const family = familyById(id);
+  if (!family) throw new Error(id);
+  const usual = family.usual(hornById('alto'));
+  const exercise = phraseExercise(
+    family.build({ hornId: 'alto', ...usual, tempoBpm, start: 'playToStart' }),
+    0,
+  );
+  const request = armed('playToStart');
+  const context = { ...request.context, exercise };
+  const session = createLiveSession(RATE, () => undefined);
+  session.arm({ ...request, context, roundId: 'round', phrase: 2 });
+  const played = playExercise({
+    ...context,
+    profile: STEADY_HAND,
+    sampleRateHz: RATE,
+    seed: 4,
+    leadSeconds: 1.5,
+    tailSeconds: 2,
+    ...change,
+  });
+  for (let pushed = 0; pushed < played.samples.length; pushed += 512) {
+    session.push({ startFrame: pushed, samples: played.samples.slice(pushed, pushed + 512) });
+    // What is to be stored needs its turn.
+    if (pushed % (512 * 40) === 0) await new Promise((resolve) => setTimeout(resolve));
+  }
+  await session.endTake();
+  return { takes: await listTakes() };
+}
+
+it('waits through the rests of a phrase, and through a note that is missed, and then keeps one take of its round', async () => {
+  const { takes } = await playPhraseOf('alternatingSwells', 160, { faults: [{ item: 2, kind: 'missed' }] });
+  expect(takes).toHaveLength(1);
+  expect(takes[0]).toMatchObject({ roundId: 'round', phrase: 2 });
+  const statuses = takes[0].analysis?.items.flatMap((item) => (item.kind === 'note' ? [item.status] : []));
+  expect(statuses).toEqual(['played', 'missed', 'played', 'played']);
+});
+
+it('keeps the air that was asked for before the note that starts a take', async () => {
+  const { takes } = await playPhraseOf('airThenNote', 120, {});
+  expect(takes).toHaveLength(1);
+  const [before, note, after] = takes[0].analysis?.items ?? [];
+  expect([before, note, after]).toMatchObject([
+    { status: 'played' },
+    { status: 'played' },
+    { status: 'played' },
+  ]);
+  // Four beats of half a second, and the 0.6 s before them.
+  expect(takes[0].analysis?.beatZeroSeconds).toBeCloseTo(0.6, 1);
+  expect((before.endSeconds ?? 0) - (before.startSeconds ?? 0)).toBeGreaterThan(1.7);
+});
+
+it('ends a long hold where it breaks, not where it stops', async () => {
+  const swerve = { atSeconds: 3, overSeconds: 0.3, cents: -30, levelDb: 0, breathDb: 0 };
+  const { takes } = await playPhraseOf('longHold', 240, {
+    profile: { ...STEADY_HAND, swerve },
+  });
+  const hold = takes.at(-1)?.analysis?.measures;
+  expect(hold?.holdCause).toBe('pitch');
+  expect(Math.abs((hold?.holdSeconds ?? 0) - 3.1)).toBeLessThan(0.2);
+  // 0.3 s tell that it has broken, a quarter of a second goes between two looks.
+  const broke = takes.at(-1)?.analysis?.events.find(({ type }) => type === 'degrade')?.timeSeconds ?? 0;
+  expect((takes.at(-1)?.lengthSeconds ?? 0) - broke).toBeLessThan(0.8);
 });

@@ -16,6 +16,7 @@ const SILENT = {
   threeOne: { sounding: 3, silent: 1 },
 } as const;
 const SILENT_NAMES = ['never', 'threeOne', 'twoTwo', 'oneOne'] as const;
+const MOST_BEATS = 12;
 const MOST_CLICKS = 4;
 const [LOWEST, HIGHEST] = [46, 90];
 /** Where a drone of its own begins. */
@@ -24,7 +25,7 @@ const FIRST_DRONE = writtenMidi(67);
 /** What the ear leans on: the beat with its parts and silent bars, and the drone. */
 export function EarsPanel({ settings, onChange }: EarsPanelProps) {
   const { t } = useTranslation();
-  const { drone, subdivision, accent, silentBars, naming } = settings;
+  const { drone, beatsPerBar, subdivision, accent, silentBars, naming } = settings;
   const silent =
     SILENT_NAMES.find((name) => JSON.stringify(SILENT[name]) === JSON.stringify(silentBars)) ?? 'never';
   const setDrone = (change: Partial<typeof drone>) => onChange({ drone: { ...drone, ...change } });
@@ -37,6 +38,14 @@ export function EarsPanel({ settings, onChange }: EarsPanelProps) {
         {t('ears.more')}
       </Box>
       <Flex columnGap="7" rowGap="4" wrap="wrap" alignItems="flex-start" mt="2">
+        <NumberField
+          label={t('ears.beatsPerBar')}
+          less={t('ears.fewerBeats')}
+          more={t('ears.moreBeats')}
+          onLess={() => onChange({ beatsPerBar: Math.max(1, beatsPerBar - 1) })}
+          onMore={() => onChange({ beatsPerBar: Math.min(MOST_BEATS, beatsPerBar + 1) })}
+          shown={String(beatsPerBar)}
+        />
         <NumberField
           label={t('ears.subdivision')}
           less={t('ears.fewer')}

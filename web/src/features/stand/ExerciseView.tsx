@@ -30,7 +30,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
   // An ended take stays drawn by the scale it was judged by.
   const scale = take?.context?.scale ?? setup.scale;
   const height = usePageHeight();
-  const { now, next } = useShownNotes(phrase, phase);
+  const { doing, now, next } = useShownNotes(phrase, phase);
   const key = (name: keyof SettingsRecord['keys']) =>
     settings.singleKeys ? { keyName: settings.keys[name] } : {};
   const busy = phase === 'playing' || phase === 'counting';
@@ -108,6 +108,17 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
           >
             <NoteGlyph midi={now.writtenMidi} naming={settings.naming} octave />
           </Box>
+          {doing.kind !== 'note' && (
+            <Box
+              fontFamily="heading"
+              fontSize="next"
+              lineHeight="1.05"
+              aria-hidden="true"
+              data-testid="doing"
+            >
+              {t(doing.kind === 'rest' && doing.breath === 'none' ? 'item.hold' : `item.${doing.kind}`)}
+            </Box>
+          )}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">
               <Box fontSize="small">{t('drill.next')}</Box>

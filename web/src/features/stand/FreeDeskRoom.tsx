@@ -40,7 +40,14 @@ export function Component() {
   };
   const setDrone = (on: boolean) => settings && void changeSettings({ drone: { ...settings.drone, on } });
   const earsKey =
-    settings && JSON.stringify([settings.drone, settings.subdivision, settings.accent, settings.silentBars]);
+    settings &&
+    JSON.stringify([
+      settings.drone,
+      settings.beatsPerBar,
+      settings.subdivision,
+      settings.accent,
+      settings.silentBars,
+    ]);
   useEffect(() => {
     if (setup) session.adjust(setup);
     // eslint-disable-next-line react-hooks/exhaustive-deps

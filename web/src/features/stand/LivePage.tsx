@@ -1,13 +1,16 @@
 import {
   lengthBeats,
+  scoreOf,
   secondsPerBeat,
   wantedBySeconds,
   writtenMarks,
   writtenNotes,
   type DynamicScale,
   type Exercise,
+  type ExerciseItem,
 } from '@inner-hum/core/exercise';
 import type { HornId, NoteNaming } from '@inner-hum/core/horn';
+import type { TFunction } from 'i18next';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -69,6 +72,7 @@ export function LivePage(props: LivePageProps) {
     const front = fitCanvas(over.current, width, ribbonHeight);
     const notes = writtenNotes(exercise, hornId, a4Hz);
     const stretches = outlineStretches(notes);
+    const score = scoreOf(exercise);
     const beat = secondsPerBeat(exercise);
     const length = lengthBeats(exercise) * beat;
     const narrow = width < 520;
@@ -125,12 +129,12 @@ export function LivePage(props: LivePageProps) {
       const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
       if (phase !== 'ended')
         paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, stretches, wantedAt);
-      if (notes.length > 1) {
-        const names = notes.map(({ fromSeconds, toSeconds, item }) => ({
-          seconds: fromSeconds,
-          name: shortNote(item.writtenMidi, naming),
-          isNow: phase === 'playing' && now >= fromSeconds && now < toSeconds,
-        }));
+      if (score.length > 1) {
+        const names = score.flatMap(({ item, startBeat, endBeat }) => {
+          const isNow = phase === 'playing' && now >= startBeat * beat && now < endBeat * beat;
+          const name = itemName(item, naming, t);
+          return name === null ? [] : [{ seconds: startBeat * beat, name, isNow }];
+        });
         paintNames(back, page, palette, names, NAME_FONT);
       }
       paintMarks(back, page, palette, marks, ribbonHeight + 30, MARK_FONT);
@@ -185,4 +189,11 @@ export function LivePage(props: LivePageProps) {
       <canvas ref={over} style={{ position: 'absolute', width, height: height - BEAT_ROW - MARK_ROW }} />
     </div>
   );
+}
+
+/** What stands over an item: its note, or what is to be done; null for a plain rest, where the paper is empty. */
+function itemName(item: ExerciseItem, naming: NoteNaming, t: TFunction): string | null {
+  if (item.kind === 'note') return shortNote(item.writtenMidi, naming);
+  if (item.kind === 'rest') return item.breath === 'none' ? t('item.hold') : null;
+  return t(`item.${item.kind}`);
 }

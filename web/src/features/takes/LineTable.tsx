@@ -11,29 +11,56 @@ interface LineTableProps {
   onCursor(seconds: number): void;
 }
 
-const COLUMNS = ['note', 'beat', 'response', 'slur', 'pitch', 'level', 'verdict'] as const;
+const COLUMNS = ['note', 'beat', 'response', 'slur', 'landing', 'pitch', 'level', 'verdict'] as const;
+type Told = Partial<Record<(typeof COLUMNS)[number], string | undefined>>;
 
-function figures(
-  m: ItemMeasures | null,
-  t: TFunction,
-): Partial<Record<(typeof COLUMNS)[number], string | undefined>> {
-  if (!m) return {};
-  const ms = (value: number | null) =>
-    value === null ? undefined : t('line.ms', { ms: Math.round(value / 5) * 5 });
-  const side = m.centsMean === null ? null : Math.round(m.centsMean);
-  const beat = m.onsetOffsetMs === null ? null : Math.round(m.onsetOffsetMs / 5) * 5;
+function centsText(cents: number | null, t: TFunction): string | undefined {
+  if (cents === null) return undefined;
+  const count = Math.round(Math.abs(cents));
+  return t(count === 0 ? 'figure.inTune' : cents > 0 ? 'figure.sharp' : 'figure.flat', { count });
+}
+
+/** Finer than 5 ms nothing is known. */
+const toFive = (ms: number) => Math.round(ms / 5) * 5;
+
+function noteFigures(m: ItemMeasures, t: TFunction): Told {
+  const ms = (value: number | null) => (value === null ? undefined : t('line.ms', { ms: toFive(value) }));
+  const beat = m.onsetOffsetMs === null ? null : toFive(m.onsetOffsetMs);
+  const landed = centsText(m.landingCents, t);
   return {
     beat: beat === null ? undefined : t(beat < 0 ? 'line.early' : 'line.late', { ms: Math.abs(beat) }),
     response: ms(m.responseMs),
     slur: ms(m.slurMs),
-    pitch:
-      side === null
-        ? undefined
-        : t(side === 0 ? 'figure.inTune' : side > 0 ? 'figure.sharp' : 'figure.flat', {
-            count: Math.abs(side),
-          }),
+    landing:
+      landed && m.settleMs !== null && m.settleMs > 0
+        ? t('line.settled', { landed, ms: toFive(m.settleMs) })
+        : landed,
+    pitch: centsText(m.centsMean, t),
     level: m.levelDb === null ? undefined : t('figure.db', { db: m.levelDb.toFixed(1) }),
   };
+}
+
+/** The figures that an item has, by column. */
+function figures(item: ItemAnalysis, t: TFunction): Told {
+  switch (item.kind) {
+    case 'note':
+      return item.measures ? noteFigures(item.measures, t) : {};
+    case 'hum':
+      return { pitch: centsText(item.measures.humCents, t) };
+    case 'air': {
+      const { airLevelDb } = item.measures;
+      return { level: airLevelDb === null ? undefined : t('figure.db', { db: airLevelDb.toFixed(1) }) };
+    }
+    case 'rest': {
+      const { gapNoiseDb } = item.measures;
+      return {
+        level:
+          gapNoiseDb === null ? undefined : t('line.overRoom', { db: Math.max(0, gapNoiseDb).toFixed(1) }),
+      };
+    }
+    default:
+      return {};
+  }
 }
 
 /** A line of notes, read note by note. */
@@ -44,7 +71,7 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
     item.kind === 'note' ? (
       <NoteGlyph midi={item.writtenMidi} naming={naming} octave />
     ) : (
-      t(`item.${item.kind}`)
+      t(`item.${item.kind === 'rest' ? 'hold' : item.kind}`)
     );
   return (
     <Box mt="7" overflowX="auto">
@@ -72,7 +99,7 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
         </thead>
         <tbody>
           {rows.map((item) => {
-            const told = figures(item.kind === 'note' ? item.measures : null, t);
+            const told = figures(item, t);
             const start = item.startSeconds;
             return (
               <chakra.tr
