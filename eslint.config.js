@@ -5,7 +5,18 @@ import tseslint from 'typescript-eslint';
  * The house's one-way arrows. Each folder names what it must not import; everything below it is open.
  * Core: signal <- hearing <- tone <- judge <- plan; horn and exercise stand aside. Web: rooms above parts above core.
  */
-const coreFolders = ['signal', 'stats', 'horn', 'exercise', 'hearing', 'tone', 'judge', 'plan', 'standin', 'formats'];
+const coreFolders = [
+  'signal',
+  'stats',
+  'horn',
+  'exercise',
+  'hearing',
+  'tone',
+  'judge',
+  'plan',
+  'standin',
+  'formats',
+];
 const coreMay = {
   signal: [],
   stats: [],

@@ -95,6 +95,7 @@ test('a round can be paused, taken up, played once more and skipped, by keys', a
   await page.keyboard.press('Space');
   await inPhase(page, 'playing').waitFor();
   // What is left in the middle is kept, and begins anew.
+  await page.waitForTimeout(900);
   await page.keyboard.press('p');
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Go on' }).click();

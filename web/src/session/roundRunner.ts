@@ -10,7 +10,7 @@ import type { TakeAnalysis } from '@inner-hum/core/judge';
 import type { Dispatch } from '@reduxjs/toolkit';
 import type { AudioDesk, Metronome } from '../audio/index.ts';
 import type { RoundRecord } from '../storage/index.ts';
-import { phaseChanged, roundChanged, roundTakeKept } from './sessionSlice.ts';
+import { phaseChanged, roundChanged, roundTakeKept, troubleCame } from './sessionSlice.ts';
 import type { LiveSound } from './sessionTypes.ts';
 import type { SessionSetup } from './setup.ts';
 import type { TakeRunner } from './takeRunner.ts';
@@ -36,16 +36,16 @@ export interface RoundRunner {
   /** The phrase that is armed or played, as an exercise. */
   phrase(): Exercise | null;
   load(exercise: Exercise, address: string): Promise<void>;
-  /** Makes the present phrase ready again. */
-  arm(): Promise<void>;
   begin(): Promise<void>;
   /** A take has begun, maybe before the rest was over. */
   began(): void;
   /** The running take has ended, or nothing came (null). */
   over(analysis: TakeAnalysis | null, takeId: string | null): void;
+  /** The input was opened anew: the present phrase is ready again. */
+  resume(): Promise<void>;
   again(): Promise<void>;
   skip(): Promise<void>;
-  pause(): Promise<void>;
+  pause(): void;
   unload(): void;
 }
 
@@ -60,11 +60,14 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
   let ended: number | null = null;
   let paused = false;
   let timer: ReturnType<typeof setTimeout> | null = null;
+  /** Counts what was decided: a rest that was overtaken must not begin anything. */
+  let decision = 0;
 
   const phraseNow = () => exercise && phraseExercise(exercise, index);
   const stopWaiting = () => {
     if (timer) clearTimeout(timer);
     timer = null;
+    decision++;
   };
   const at = (audioSeconds: number, work: () => void) => {
     stopWaiting();
@@ -82,32 +85,37 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
     stopWaiting();
     const setup = config.setup();
     if (!setup) return;
+    // While it was paused nothing was armed, so that one could play what one liked.
+    if (paused) await arm();
     paused = false;
     ended = null;
     dispatch(roundChanged({ index, restUntil: null, paused: false, over: false }));
     await takes.begin(setup, zeroSeconds);
   }
 
-  /** Rests as long as is written, then goes on by itself: counted on the beat of before, or when the note comes. */
-  async function rest(playedSeconds: number) {
+  /**
+   * Rests for so many seconds after the tone ended, then goes on by itself: counted on the beat of before, or when the
+   * note comes.
+   */
+  async function rest(seconds: number, endSeconds: number) {
     const setup = config.setup();
     const phrase = phraseNow();
-    if (!setup || !exercise || !phrase) return;
-    const beat = secondsPerBeat(exercise);
-    const { beatsPerBar, rest: rule, start } = exercise;
-    const seconds = rule.kind === 'asPlayed' ? playedSeconds : rule.beats * beat;
-    let until = desk.now() + seconds;
-    if (start === 'countIn') {
+    if (!setup || !phrase) return;
+    const beat = secondsPerBeat(phrase);
+    const bar = phrase.beatsPerBar * beat;
+    let until = Math.max(desk.now(), endSeconds + seconds);
+    if (phrase.start === 'countIn') {
       // On the bars of the phrase before, so that the beat runs through.
       const zero = live.startSeconds + (live.beatZeroSeconds ?? 0) - (setup.roundTripSeconds ?? 0);
-      const bar = beatsPerBar * beat;
-      const bars = Math.ceil((Math.max(until, desk.now() + bar + READY_SECONDS) - zero) / bar - 1e-6);
-      until = zero + bars * bar;
+      const soonest = Math.max(until, desk.now() + bar + READY_SECONDS);
+      until = zero + Math.ceil((soonest - zero) / bar - 1e-6) * bar;
     }
     dispatch(roundChanged({ restUntil: until }));
+    const decided = decision;
     await arm();
+    if (decided !== decision) return;
     takes.prepare(setup);
-    if (start === 'countIn') at(until - beatsPerBar * beat - READY_SECONDS, () => void begin(until));
+    if (phrase.start === 'countIn') at(until - bar - READY_SECONDS, () => void begin(until));
     else at(until, () => void begin());
   }
 
@@ -151,7 +159,6 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
       );
       await arm();
     },
-    arm,
     begin,
     began() {
       stopWaiting();
@@ -163,7 +170,7 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
         metronome.stop();
         return;
       }
-      void config.storeRound(record);
+      config.storeRound(record).catch(() => dispatch(troubleCame('storageRefused')));
       dispatch(roundTakeKept(takeId));
       ended = index;
       const phrase = playedPhrases(exercise)[index];
@@ -181,12 +188,18 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
         index++;
       }
       if (exercise.start !== 'countIn') metronome.stop();
-      const written = restBeats(exercise, phrase) * secondsPerBeat(exercise);
-      const played = Math.min(
-        analysis?.measures.holdSeconds ?? written,
-        phraseBeats(phrase) * secondsPerBeat(exercise),
+      const beat = secondsPerBeat(exercise);
+      const written = restBeats(exercise, phrase) * beat;
+      const played = Math.min(analysis?.measures.holdSeconds ?? written, phraseBeats(phrase) * beat);
+      const end = analysis?.events.findLast(({ type }) => type === 'end')?.timeSeconds;
+      void rest(
+        isOpen && exercise.rest.kind === 'asPlayed' ? played : written,
+        end === undefined ? desk.now() : live.startSeconds + end,
       );
-      void rest(isOpen ? played : written);
+    },
+    async resume() {
+      takes.cancel();
+      await go(index);
     },
     async again() {
       await go(ended ?? index);
@@ -197,11 +210,12 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
       await go(ended === null || ended === index ? index + 1 : index);
       await begin();
     },
-    async pause() {
+    pause() {
       stopWaiting();
       takes.cancel();
       paused = true;
-      await go(index);
+      dispatch(roundChanged({ index, restUntil: null, paused: true }));
+      dispatch(phaseChanged('armed'));
     },
     unload() {
       stopWaiting();

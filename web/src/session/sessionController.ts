@@ -9,17 +9,13 @@ import { minuteKept, phaseChanged, troubleCame, troublesWent, type TroubleCode }
 import { createBeat, type BeatSource } from './beat.ts';
 import { createDroneKeeper } from './droneKeeper.ts';
 import { createLiveInput } from './liveInput.ts';
+import { createRecovery } from './recovery.ts';
 import { createRoundRunner } from './roundRunner.ts';
 import { createSessionEar } from './sessionEar.ts';
 import type { LiveSound, SessionController } from './sessionTypes.ts';
 import { createTakeRunner, standInOf } from './takeRunner.ts';
 import { INPUT_TROUBLES } from './troubleGroups.ts';
 import { watchWorker } from './workerWatch.ts';
-
-/** A worker that breaks oftener than this will break again. */
-const MOST_RESTARTS = 3;
-const RESTARTS_WITHIN_SECONDS = 60;
-const STILL_OLD_SECONDS = 2;
 
 export interface SessionConfig {
   client: SessionClient;
@@ -36,11 +32,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
   const { client, dispatch, finishTakes, onUnsaved } = config;
   const trouble = (code: TroubleCode) => dispatch(troubleCame(code));
   let setup: SessionSetup | null = null;
-  /** Where the exercise that is played came from. */
-  let address = '';
   /** Whether a room listens: then an input that failed is opened again by itself. */
   let listening = false;
-  let restarts: number[] = [];
   const unsaved: WholeTake[] = [];
   const live: LiveSound = {
     track: new FrameTrack(),
@@ -55,7 +48,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       dispatch(troublesWent(['suspended', 'micMuted']));
       return;
     }
-    if (code === 'micUnplugged') void changeMicrophone();
+    if (code === 'micUnplugged') void recovery.changeMicrophone();
     else trouble(code);
   });
   const ear = createSessionEar({
@@ -77,10 +70,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       unsaved.push(take);
       void onUnsaved(take);
     },
-    onWorkerFailed() {
-      // What the old worker still had to say is no news.
-      if (performance.now() / 1000 - (restarts.at(-1) ?? -Infinity) > STILL_OLD_SECONDS) void restart();
-    },
+    onWorkerFailed: () => recovery.workerFailed(),
   });
   const input = createLiveInput({
     client,
@@ -97,9 +87,9 @@ export function createSessionController(config: SessionConfig): SessionControlle
   });
   const watch = watchWorker(
     () => (input.source === null ? null : desk.now()),
-    () => void restart(),
+    () => void recovery.restart(),
   );
-  client.onFailure(() => void restart());
+  client.onFailure(() => void recovery.restart());
   const metronome = createMetronome(desk.output, (times) => {
     if (setup?.settings.source === 'microphone') void client.remote.noteClicks(times);
   });
@@ -139,48 +129,28 @@ export function createSessionController(config: SessionConfig): SessionControlle
     storeRound: config.storeRound,
   });
 
+  const recovery = createRecovery({
+    client,
+    input,
+    dispatch,
+    finishTakes,
+    isListening: () => listening,
+    hush() {
+      metronome.stop();
+      desk.stopStandIn();
+    },
+    async listenAgain() {
+      if (!setup) return;
+      if (!round.exercise) await controller.goFree(setup);
+      else if (await open(setup)) await round.resume();
+    },
+  });
+
   async function open(next: SessionSetup): Promise<boolean> {
     setup = next;
     const opened = await input.open(next.settings.source);
     if (!opened) dispatch(phaseChanged('off'));
     return opened;
-  }
-
-  /** What was being played is kept; then whatever microphone there is now listens on. */
-  async function changeMicrophone() {
-    input.forget();
-    dispatch(phaseChanged('off'));
-    await client.remote.endTake();
-    if (!listening) return;
-    await listenAgain();
-    const changed = input.source !== null;
-    if (!changed) dispatch(troublesWent(['micAbsent', 'micBusy']));
-    trouble(changed ? 'micChanged' : 'micUnplugged');
-  }
-
-  /** Makes ready again what was ready before, on an input opened anew. */
-  async function listenAgain() {
-    if (!listening || !setup) return;
-    if (round.exercise) await controller.arm(setup, round.exercise, address);
-    else await controller.goFree(setup);
-  }
-
-  /** The listening has broken: another worker takes over, and finishes what this one was keeping. */
-  async function restart() {
-    const now = performance.now() / 1000;
-    restarts = [...restarts.filter((time) => now - time < RESTARTS_WITHIN_SECONDS), now];
-    metronome.stop();
-    desk.stopStandIn();
-    input.forget();
-    dispatch(phaseChanged('off'));
-    if (restarts.length > MOST_RESTARTS) {
-      trouble('workerFailed');
-      return;
-    }
-    client.restart();
-    trouble('workerRestarted');
-    finishTakes().catch(() => trouble('storageRefused'));
-    await listenAgain();
   }
 
   /** What was being played is kept, but its end is no news: something else is wanted now. */
@@ -223,7 +193,6 @@ export function createSessionController(config: SessionConfig): SessionControlle
     },
     async arm(next, wanted, from) {
       listening = true;
-      address = from;
       desk.stopStandIn();
       metronome.stop();
       live.takeId = null;
@@ -253,8 +222,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
     },
     async begin() {
       if (!setup || !round.exercise) return;
-      if (input.source === null) await controller.arm(setup, round.exercise, address);
-      else await round.begin();
+      if (input.source !== null) await round.begin();
+      else if (await open(setup)) await round.resume();
     },
     async again() {
       leaveTake();
@@ -266,8 +235,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
     },
     async pause() {
       leaveTake();
-      await client.remote.endTake();
-      await round.pause();
+      round.pause();
+      await client.remote.disarm();
     },
     async endTake() {
       await client.remote.endTake();
