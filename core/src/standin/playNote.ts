@@ -74,13 +74,12 @@ function intendedLevelDb(note: StandInNote, seconds: number): number {
 interface Meant {
   soundingHz: number;
   partial: number;
-  /** Off its target by this, and louder than written. */
+  /** Off its target by this. */
   cents: number;
-  levelDb: number;
 }
 
 function meantAt({ soundingHz, partial, slurs = [] }: StandInNote, seconds: number): Meant {
-  let meant: Meant = { soundingHz, partial, cents: 0, levelDb: 0 };
+  let meant: Meant = { soundingHz, partial, cents: 0 };
   for (const slur of slurs) {
     const since = seconds - slur.atSeconds;
     if (since < 0) break;
@@ -123,7 +122,6 @@ export function playNote(note: StandInNote): Performance {
   const levelDbAt = (seconds: number) =>
     intendedLevelDb(note, seconds) +
     profile.wobbleDb * between(levelWander, seconds) +
-    meantAt(note, seconds).levelDb +
     swerveAt(seconds) * (swerve?.levelDb ?? 0);
   const f0HzAt = (seconds: number) => {
     const vibrato = profile.vibrato

@@ -9,7 +9,6 @@ export interface StandInSlur {
   overshootCents: number;
   /** Added to the player's tendency on this note. */
   cents: number;
-  levelDb: number;
 }
 
 const SETTLE_SECONDS = 0.15;

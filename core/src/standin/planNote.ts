@@ -1,0 +1,167 @@
+import {
+  levelAtFraction,
+  targetFraction,
+  writtenTurnBeat,
+  type NoteItem,
+  type TimedItem,
+} from '../exercise/index.ts';
+import { pitchTarget, writtenMidi } from '../horn/index.ts';
+import { faultOf } from './faults.ts';
+import { MISSED, newTone, planBreath, type PlannedTone, type Planning } from './planning.ts';
+import { slurMsOf, type StandInSlur } from './slur.ts';
+import type { ItemTruth } from './truth.ts';
+
+/** The tongue parts a note from the one before by this much. */
+const TONGUE_SECONDS = 0.12;
+const BREATH_PAUSE_SECONDS = 0.6;
+const REPEAT_PAUSE_SECONDS = 0.3;
+const USUAL_GLIDE_MS = 30;
+
+/** A note as it will be played, faults and all; times in seconds from beat 0. */
+interface MeantNote {
+  timed: TimedItem<NoteItem>;
+  index: number;
+  targetHz: number;
+  partial: number;
+  cents: number;
+  startSeconds: number;
+  endSeconds: number;
+  /** Where it breaks off, and goes on as another tone. */
+  breaksAt: number | null;
+  goesOnAt: number;
+}
+
+/** Plans one note: out of the tone before it where it is slurred, as a tone of its own otherwise. */
+export function planNote(planning: Planning, timed: TimedItem<NoteItem>, index: number): ItemTruth {
+  const { faults } = planning.request;
+  if (faultOf(faults, index, 'missed')) return MISSED;
+  const meant = meantNote(planning, timed, index);
+  const { startSeconds, endSeconds, breaksAt, goesOnAt } = meant;
+  const before = planning.tones.at(-1);
+  const parted = faultOf(faults, index, 'parted');
+  if (parted && before) before.endSeconds = Math.min(before.endSeconds, startSeconds - parted.gapMs / 1000);
+  const isOpen =
+    before !== undefined && before.endSeconds >= timed.startBeat * planning.secondsPerBeat - 1e-6;
+  const joins = timed.item.attack === 'slurred' && !parted && index > 0 && isOpen;
+  const slurMs = joins ? slurInto(planning, before, meant) : null;
+  if (!joins) startNote(planning, meant, startSeconds, breaksAt ?? endSeconds);
+  if (faultOf(faults, index, 'earlyBreath') && breaksAt !== null) planBreath(planning, breaksAt + 0.08);
+  if (breaksAt !== null) startTone(planning, meant, goesOnAt, endSeconds);
+  const played = faultOf(faults, index, 'wrongNote') ? 'wrongNote' : 'asWritten';
+  return { played, onsetSeconds: startSeconds, endSeconds, slurMs };
+}
+
+function meantNote(
+  { request, score, secondsPerBeat: beat }: Planning,
+  timed: TimedItem<NoteItem>,
+  index: number,
+): MeantNote {
+  const { hornId, a4Hz, exercise, profile, faults } = request;
+  const { item, startBeat, endBeat, phrase } = timed;
+  const wrong = faultOf(faults, index, 'wrongNote');
+  const sounds = wrong ? { writtenMidi: writtenMidi(item.writtenMidi + wrong.semitones) } : item;
+  const { targetHz, partial } = pitchTarget(sounds, hornId, a4Hz, exercise.overtones);
+  // The air goes at the beat, the tone comes later.
+  const slow = faultOf(faults, index, 'slowAnswer');
+  const slowSeconds = slow ? (slow.responseMs - profile.responseMs) / 1000 : 0;
+  const startSeconds = startBeat * beat + slowSeconds + (faultOf(faults, index, 'late')?.seconds ?? 0);
+  const next = score.at(index + 1);
+  const isCut = next?.phrase === phrase && next.item.kind === 'note' && next.item.attack !== 'slurred';
+  const endSeconds = endBeat * beat - (isCut ? TONGUE_SECONDS : 0);
+  const breath = faultOf(faults, index, 'earlyBreath');
+  const again = faultOf(faults, index, 'repeated');
+  const third = startSeconds + (endSeconds - startSeconds) / 3;
+  const breaksAt = breath ? startSeconds + breath.atSeconds : again ? third : null;
+  return {
+    timed,
+    index,
+    targetHz,
+    partial,
+    cents: faultOf(faults, index, 'off')?.cents ?? 0,
+    startSeconds,
+    endSeconds,
+    breaksAt,
+    goesOnAt: (breaksAt ?? 0) + (breath ? BREATH_PAUSE_SECONDS : REPEAT_PAUSE_SECONDS),
+  };
+}
+
+/** Level by beat from the beginning of a tone. A late note is meant as loud as if it had come in time. */
+function levelFrom(
+  { request: { scale, faults }, secondsPerBeat: beat }: Planning,
+  { timed, index }: MeantNote,
+  toneStart: number,
+) {
+  const louderDb = faultOf(faults, index, 'off')?.levelDb ?? 0;
+  const lead = toneStart / beat - timed.startBeat;
+  return (beats: number) =>
+    levelAtFraction(targetFraction(timed.item, Math.max(0, lead + beats)), scale) + louderDb;
+}
+
+function jumpsIn({ request: { faults } }: Planning, { index, startSeconds }: MeantNote, toneStart: number) {
+  const slip = faultOf(faults, index, 'slip');
+  return slip ? [{ ...slip, atSeconds: startSeconds - toneStart + slip.atSeconds }] : [];
+}
+
+function startTone(planning: Planning, meant: MeantNote, start: number, end: number): PlannedTone {
+  const { timed, index, targetHz, partial, cents } = meant;
+  const turn = writtenTurnBeat(timed.item);
+  const tone = newTone(planning, start, end);
+  return Object.assign(tone, {
+    soundingHz: targetHz,
+    partial,
+    cents,
+    levelDbAtBeat: levelFrom(planning, meant, start),
+    turnBeat: turn === null ? null : turn + timed.startBeat - start / planning.secondsPerBeat,
+    peakLateBeats: faultOf(planning.request.faults, index, 'latePeak')?.beats ?? null,
+  });
+}
+
+/** A tone of its own: tongued, out of its own air, or out of the air that was written before it. */
+function startNote(planning: Planning, meant: MeantNote, start: number, end: number): void {
+  const { request, score } = planning;
+  const { timed, index } = meant;
+  const before = index > 0 ? score[index - 1] : null;
+  const grows = before?.item.kind === 'air' && before.phrase === timed.phrase;
+  const tone = startTone(planning, meant, start, end);
+  tone.jumps = jumpsIn(planning, meant, start);
+  if (!grows && timed.item.attack !== 'tongued')
+    tone.responseMs = faultOf(request.faults, index, 'slowAnswer')?.responseMs ?? request.profile.responseMs;
+}
+
+/** Goes on in the tone before; returns slurMs by construction. */
+function slurInto(planning: Planning, before: PlannedTone, meant: MeantNote): number {
+  const { request, secondsPerBeat: beat } = planning;
+  const { index, targetHz, partial, cents, startSeconds, endSeconds, breaksAt } = meant;
+  const slow = faultOf(request.faults, index, 'slowSlur');
+  const from = before.slurs.at(-1) ?? before;
+  const slur: StandInSlur = {
+    atSeconds: startSeconds - before.startSeconds,
+    soundingHz: targetHz,
+    partial,
+    glideMs: slow?.glideMs ?? USUAL_GLIDE_MS,
+    overshootCents: slow?.overshootCents ?? 0,
+    cents,
+  };
+  before.slurs.push(slur);
+  before.jumps.push(...jumpsIn(planning, meant, before.startSeconds));
+  before.endSeconds = breaksAt ?? endSeconds;
+  const [earlier, at, here] = [
+    before.levelDbAtBeat,
+    slur.atSeconds / beat,
+    levelFrom(planning, meant, startSeconds),
+  ];
+  before.levelDbAtBeat = (beats) => (beats < at ? earlier(beats) : here(beats - at));
+  turnAt(planning, before, index);
+  return slurMsOf(1200 * Math.log2(from.soundingHz / targetHz), slur);
+}
+
+/** Growing before a slur and fading after it is one swell with its turn between. */
+function turnAt({ score, secondsPerBeat, request }: Planning, tone: PlannedTone, index: number): void {
+  const first = score[index - 1].item as NoteItem;
+  const second = score[index].item as NoteItem;
+  const rises = targetFraction(first, first.lengthBeats) > targetFraction(first, 0);
+  const falls = targetFraction(second, second.lengthBeats) < targetFraction(second, 0);
+  if (!rises || !falls) return;
+  tone.turnBeat = score[index].startBeat - tone.startSeconds / secondsPerBeat;
+  tone.peakLateBeats ??= faultOf(request.faults, index, 'latePeak')?.beats ?? null;
+}
