@@ -3,7 +3,8 @@
 // can be checked against an answer known by construction. It must not import what it is used to test.
 export { playNote, type StandInNote, type Performance } from './playNote.ts';
 export { playPhrase } from './playPhrase.ts';
-export { playExercise, type ExercisePerformance, type ExerciseRequest } from './playExercise.ts';
+export type { ExerciseRequest } from './exerciseRequest.ts';
+export { playExercise, type ExercisePerformance } from './playExercise.ts';
 export { type FaultKind, type ItemFault } from './faults.ts';
 export { STEADY_HAND, WARM_UP, PROFILES, type StandInProfile, type ProfileId } from './profile.ts';
 export type { StandInSwerve } from './swerve.ts';

@@ -1,7 +1,7 @@
 import type { TimedItem } from '../exercise/index.ts';
 import type { ItemFault } from './faults.ts';
 import type { StandInAir } from './playAir.ts';
-import type { ExerciseRequest } from './playExercise.ts';
+import type { ExerciseRequest } from './exerciseRequest.ts';
 import type { StandInJump } from './profile.ts';
 import type { StandInSlur } from './slur.ts';
 import type { ItemTruth } from './truth.ts';

@@ -1,25 +1,9 @@
-import { secondsPerBeat, type DynamicScale, type Exercise } from '../exercise/index.ts';
-import type { HornId } from '../horn/index.ts';
-import type { ItemFault } from './faults.ts';
+import { secondsPerBeat } from '../exercise/index.ts';
+import type { ExerciseRequest } from './exerciseRequest.ts';
 import { planTones } from './planTones.ts';
 import { playAir } from './playAir.ts';
 import { playNote, type Performance } from './playNote.ts';
-import type { StandInProfile } from './profile.ts';
 import type { ItemTruth } from './truth.ts';
-
-export interface ExerciseRequest {
-  exercise: Exercise;
-  hornId: HornId;
-  a4Hz: number;
-  scale: DynamicScale;
-  profile: StandInProfile;
-  /** What goes wrong where, besides what the profile does to every tone. */
-  faults?: readonly ItemFault[];
-  sampleRateHz: number;
-  seed: number;
-  leadSeconds: number;
-  tailSeconds: number;
-}
 
 export interface ExercisePerformance extends Performance {
   /** Beat 0 in the sound: after the lead and the first tone's air. */

@@ -1,0 +1,19 @@
+import type { DynamicScale, Exercise } from '../exercise/index.ts';
+import type { HornId } from '../horn/index.ts';
+import type { ItemFault } from './faults.ts';
+import type { StandInProfile } from './profile.ts';
+
+/** What the stand-in is to play, and how well. */
+export interface ExerciseRequest {
+  exercise: Exercise;
+  hornId: HornId;
+  a4Hz: number;
+  scale: DynamicScale;
+  profile: StandInProfile;
+  /** What goes wrong where, besides what the profile does to every tone. */
+  faults?: readonly ItemFault[];
+  sampleRateHz: number;
+  seed: number;
+  leadSeconds: number;
+  tailSeconds: number;
+}
