@@ -4,6 +4,7 @@ import {
   DEFAULT_SCALE,
   levelAtFraction,
   notesOf,
+  parseExercise,
   scoreOf,
   targetFraction,
   type SwellShape,
@@ -214,5 +215,49 @@ describe('a swell judged against what the stand-in really did', () => {
       profile: { jumps: [{ atSeconds: 3, lengthSeconds: 0.4, toPartial: 1 }] },
     });
     expect(events.find(({ type }) => type === 'jump')).toMatchObject({ from: 2, to: 1 });
+  });
+
+  it('lets every phrase of a recording without a clock set its own beat', () => {
+    const exercise = parseExercise({
+      version: 2,
+      tempoBpm: 120,
+      beatsPerBar: 4,
+      start: 'playToStart',
+      rest: { kind: 'beats', beats: 2 },
+      phrases: [67, 69].map((midi) => ({
+        items: [
+          { kind: 'note', writtenMidi: midi, lengthBeats: 2 },
+          { kind: 'note', writtenMidi: midi - 2, lengthBeats: 2, attack: 'slurred' },
+        ],
+      })),
+    });
+    const { samples } = playExercise({
+      exercise,
+      hornId: 'alto',
+      a4Hz: 440,
+      scale: DEFAULT_SCALE,
+      profile: STEADY_HAND,
+      // The second phrase begins 0.7 s later than two beats of rest would have it.
+      faults: [2, 3].map((item) => ({ item, kind: 'late', seconds: 0.7 }) as const),
+      sampleRateHz: 24000,
+      seed: 2,
+      leadSeconds: 0.5,
+      tailSeconds: 0.5,
+    });
+    const context = {
+      exercise,
+      hornId: 'alto',
+      a4Hz: 440,
+      scale: DEFAULT_SCALE,
+      toleranceId: 'usual',
+    } as const;
+    const judged = analyseTake(
+      listenTo(samples, 24000),
+      { ...context, roomFloorDb: null, beatZeroSeconds: null },
+      [],
+    );
+    const offsets = judged?.items.map((item) => (item.kind === 'note' ? item.measures?.onsetOffsetMs : null));
+    expect([offsets?.[0], offsets?.[2]]).toEqual([null, null]);
+    for (const offset of [offsets?.[1], offsets?.[3]]) expect(Math.abs(offset ?? NaN)).toBeLessThan(40);
   });
 });

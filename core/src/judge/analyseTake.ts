@@ -1,6 +1,6 @@
 import type { NoteItem, TimedItem } from '../exercise/index.ts';
 import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
-import { beatZeroOf, findItems, isSlurredTo } from './findItems.ts';
+import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import { judgeBetween } from './judgeBetween.ts';
 import { measureJoinedPeak, measureLine } from './judgeLine.ts';
@@ -40,35 +40,40 @@ export function analyseTake(
   // Bare air is something to judge where it was asked for.
   const asksAir = score.some(({ item }) => item.kind === 'air');
   if (!asksAir && found.every((item) => item === null)) return null;
-  const beatZeroSeconds = context.beatZeroSeconds ?? beatZeroOf(judging, found);
+  const zeros = beatZeros(judging, found);
+  /** Phrases whose beat has been set by a note of theirs. */
+  const begun = new Set<number>();
 
   const judged = new Map<number, JudgedNote>();
   score.forEach((timed, index) => {
     const here = found[index];
     if (timed.item.kind !== 'note' || here?.status !== 'played') return;
     const isSlurred = isSlurredTo(score, found, index);
-    const setsBeat = context.beatZeroSeconds === null && judged.size === 0;
+    const zero = zeros[timed.phrase];
+    const setsBeat = context.beatZeroSeconds === null && !begun.has(timed.phrase);
+    begun.add(timed.phrase);
     const note = judgeNote(
       judging,
       timed as TimedItem<NoteItem>,
       here.span,
-      setsBeat ? null : beatZeroSeconds,
+      setsBeat ? null : zero,
       isSlurred,
     );
     // Out of bare air that was written there is nothing to answer late to.
-    if (score.at(index - 1)?.item.kind === 'air') note.measures.responseMs = null;
+    const previous = index > 0 && score[index - 1].phrase === timed.phrase ? score[index - 1] : null;
+    if (previous?.item.kind === 'air') note.measures.responseMs = null;
     judged.set(index, note);
     const before = judged.get(index - 1);
-    if (!before || score[index - 1].phrase !== timed.phrase) return;
+    if (!before || !previous) return;
     Object.assign(note.measures, measureLine(judging, before, note, isSlurred));
     if (isSlurred)
       Object.assign(
         note.measures,
         measureJoinedPeak(
           judging,
-          { timed: score[index - 1] as TimedItem<NoteItem>, judged: before },
+          { timed: previous as TimedItem<NoteItem>, judged: before },
           { timed: timed as TimedItem<NoteItem>, judged: note },
-          beatZeroSeconds,
+          zero,
         ),
       );
   });
@@ -81,12 +86,12 @@ export function analyseTake(
           index,
           found[index],
           judged.get(index) ?? null,
-          beatZeroSeconds,
+          zeros[timed.phrase],
         )
-      : judgeBetween(judging, found, index, beatZeroSeconds),
+      : judgeBetween(judging, found, index, zeros[timed.phrase]),
   );
   return {
-    beatZeroSeconds,
+    beatZeroSeconds: zeros[0],
     items,
     events: items.flatMap(({ events }) => events).sort((a, b) => a.timeSeconds - b.timeSeconds),
     measures: measureWhole(judging, [...judged.values()]),

@@ -24,16 +24,33 @@ export function findItems({ track, context, score }: Judging): (Found | null)[] 
   return [{ span, status: isOther ? 'wrongNote' : 'played', soundingHz }];
 }
 
-/** Where the first note that was played as written says beat 0 is. */
-export function beatZeroOf(
-  { track, score, secondsPerBeat }: Judging,
+/**
+ * Beat 0 on the take's clock, as each phrase of the score has it: where the take was counted, one clock for all; else
+ * the first note that was played as written sets the beat of its phrase.
+ */
+export function beatZeros(
+  { track, score, secondsPerBeat, context: { beatZeroSeconds } }: Judging,
   found: readonly (Found | null)[],
-): number {
-  const played = (index: number) => score[index].item.kind === 'note' && found[index]?.status === 'played';
-  const right = found.findIndex((_, index) => played(index));
-  const first = right >= 0 ? right : found.findIndex((item) => item !== null);
-  const span = found[first]?.span;
-  return span ? onsetSeconds(track, span.first) - score[first].startBeat * secondsPerBeat : 0;
+): number[] {
+  const zeros: number[] = [];
+  for (const { phrase } of score) {
+    if (phrase < zeros.length) continue;
+    const first =
+      firstOf(({ status }, index) => status === 'played' && score[index].item.kind === 'note') ??
+      firstOf(() => true);
+    const own =
+      first && onsetSeconds(track, first.span.first) - score[first.index].startBeat * secondsPerBeat;
+    zeros.push(beatZeroSeconds ?? own ?? zeros.at(-1) ?? 0);
+
+    function firstOf(test: (item: Found, index: number) => boolean) {
+      const index = found.findIndex(
+        (item, i) => score[i].phrase === phrase && item !== null && test(item, i),
+      );
+      const item = found[index];
+      return item ? { index, span: item.span } : null;
+    }
+  }
+  return zeros;
 }
 
 /** Slurred as it is written: out of a note before it that was played. */

@@ -1,6 +1,6 @@
 import type { NoteItem, TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
-import { beatZeroOf, findItems, isSlurredTo } from './findItems.ts';
+import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { HoldCause } from './hold.ts';
 import { prepare } from './judging.ts';
 import { layNote } from './layNote.ts';
@@ -16,7 +16,7 @@ export function firstFault(
 ): { timeSeconds: number; cause: HoldCause } | null {
   const judging = prepare(track, context, []);
   const found = findItems(judging);
-  const zero = context.beatZeroSeconds ?? beatZeroOf(judging, found);
+  const zeros = beatZeros(judging, found);
   for (const [index, item] of found.entries()) {
     const timed = judging.score[index];
     if (timed.item.kind !== 'note' || item?.status !== 'played') continue;
@@ -25,7 +25,7 @@ export function firstFault(
       judging,
       timed as TimedItem<NoteItem>,
       item.span,
-      zero,
+      zeros[timed.phrase],
       isSlurred,
     ).hold;
     if (cause !== 'completed') return { timeSeconds: item.span.first * FRAME_SECONDS + seconds, cause };

@@ -196,6 +196,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       if (!armed) return;
       armed = { ...armed, eyes, context: { ...armed.context, scale, droneSpoils } };
       if (eyes === 'watch') take?.recorder.watched();
+      if (droneSpoils) take?.recorder.droneHeard();
     },
     beginAt(beatZeroSeconds, leadSeconds) {
       countedStart = {

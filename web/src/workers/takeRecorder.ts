@@ -17,6 +17,8 @@ export interface TakeRecorder {
   noteDueClick(takeSeconds: number): void;
   /** The player looked: from now on the take is not a blind one. */
   watched(): void;
+  /** A drone is heard in the sound: pitch and onset will not be judged. */
+  droneHeard(): void;
   /** Judges and stores the take. Null: no tone was heard, nothing is kept. */
   finish(track: FrameTrack): Promise<TakeAnalysis | null>;
 }
@@ -85,6 +87,9 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
     },
     watched() {
       record.eyes = 'watch';
+    },
+    droneHeard() {
+      if (record.context) record.context = { ...record.context, droneSpoils: true };
     },
     async finish(track) {
       if (filled > 0) close(open.slice(0, filled));
