@@ -8,6 +8,7 @@ const folder = join(import.meta.dirname, '.sounds');
 export const SOUNDS = {
   faultySwell: join(folder, 'faulty-swell.wav'),
   pairedRound: join(folder, 'paired-round.wav'),
+  drone: join(folder, 'drone.wav'),
   silence: join(folder, 'silence.wav'),
   softAndLoud: join(folder, 'soft-and-loud.wav'),
 };
@@ -83,4 +84,16 @@ export function playPairedRound() {
     leadSeconds: LEAD_SECONDS,
     tailSeconds: 1,
   });
+}
+
+/** What a microphone hears of the app's own flute drone on a written G4 of the alto, for 40 s, and of nobody playing. */
+export function playDrone() {
+  const hz = 440 * 2 ** ((67 - 9 - 69) / 12);
+  const partials = [1, 0.16, 0.05];
+  return Float32Array.from({ length: 48000 * 40 }, (_, n) =>
+    partials.reduce(
+      (sum, level, k) => sum + 0.03 * level * Math.sin((2 * Math.PI * (k + 1) * hz * n) / 48000),
+      0,
+    ),
+  );
 }

@@ -18,23 +18,24 @@ export interface DroneKeeper {
   /** Sounds, changes or stops the drone as the set-up has it. */
   update(setup: SessionSetup, exercise: Exercise | null): void;
   stop(): void;
-  /** It was heard by the microphone: pitch cannot be told from it. */
-  readonly spoils: boolean;
+  /** How loud it is at the microphone, where it is heard there; `Infinity` until that is known, null where it is not heard. */
+  readonly leakDb: number | null;
 }
 
 /** Keeps the drone as it is wished and finds out whether the microphone hears it. */
 export function createDroneKeeper(
   drone: Drone,
   client: SessionClient,
-  onSpoils: (spoils: boolean) => void,
+  onLeak: (leakDb: number | null) => void,
 ): DroneKeeper {
-  let spoils = false;
+  let leakDb: number | null = null;
+  let heardBy: string | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
 
-  function tell(next: boolean) {
-    if (spoils === next) return;
-    spoils = next;
-    onSpoils(spoils);
+  function tell(next: number | null) {
+    if (leakDb === next) return;
+    leakDb = next;
+    onLeak(leakDb);
   }
   function forget() {
     if (timer) clearTimeout(timer);
@@ -43,21 +44,21 @@ export function createDroneKeeper(
 
   async function look(left: number, roomFloorDb: number) {
     const leak = await client.remote.droneLeak([...drone.partialsHz]);
-    if (drone.partialsHz.length === 0 || leak === null) return;
-    if (!droneSpoils(leak, roomFloorDb)) tell(false);
-    else if (left <= 1) tell(true);
-    else timer = setTimeout(() => void look(left - 1, roomFloorDb), HEARD_MS);
+    if (drone.partialsHz.length === 0) return;
+    if (leak !== null && !droneSpoils(leak, roomFloorDb)) tell(null);
+    else if (leak !== null && left <= 1) tell(leak);
+    else timer = setTimeout(() => void look(leak === null ? left : left - 1, roomFloorDb), HEARD_MS);
   }
 
   function stop() {
     forget();
     drone.stop();
-    tell(false);
+    tell(null);
   }
 
   return {
-    get spoils() {
-      return spoils;
+    get leakDb() {
+      return leakDb;
     },
     stop,
     update({ settings, roomFloorDb }, exercise) {
@@ -69,9 +70,17 @@ export function createDroneKeeper(
       const played = (exercise && notesOf(scoreOf(exercise)).at(0)?.item.writtenMidi) ?? MIDDLE;
       const wanted = midi === null ? played : writtenMidi(midi);
       const before = drone.partialsHz;
+      const isOther = heardBy !== settings.source;
+      heardBy = settings.source;
       drone.sound(droneHz(wanted, played, tuning, settings.hornId, settings.a4Hz), timbre);
-      if (before === drone.partialsHz || settings.source !== 'microphone') return;
+      if (before === drone.partialsHz && !isOther) return;
       forget();
+      if (settings.source !== 'microphone') {
+        tell(null);
+        return;
+      }
+      // Until it is known, nothing begins by its sound.
+      tell(Infinity);
       timer = setTimeout(() => void look(LOOKS, roomFloorDb ?? USUAL_ROOM_DB), HEARD_MS);
     },
   };

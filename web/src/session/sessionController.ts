@@ -105,8 +105,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
     beat.start(beatSource(next, exercise), zeroSeconds);
   }
   const drone = createDrone(desk.output);
-  const droneKeeper = createDroneKeeper(drone, client, (spoils) => {
-    if (spoils) trouble('droneHeard');
+  const droneKeeper = createDroneKeeper(drone, client, (leakDb) => {
+    if (leakDb !== null && leakDb < Infinity) trouble('droneHeard');
     else dispatch(troublesWent(['droneHeard']));
     if (setup) controller.adjust(setup);
   });
@@ -117,6 +117,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
     drone,
     dispatch,
     sampleRateHz: () => input.sampleRateHz,
+    droneLeakDb: () => droneKeeper.leakDb,
     startPulse,
   });
   const round = createRoundRunner({
@@ -199,7 +200,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       if (!(await open(next))) return;
       await round.load(wanted, from);
       dispatch(phaseChanged('armed'));
-      droneKeeper.update(next, round.phrase());
+      droneKeeper.update(next, round.exercise);
     },
     adjust(next) {
       const before = setup;
@@ -216,9 +217,9 @@ export function createSessionController(config: SessionConfig): SessionControlle
       };
       setup = { ...before, scale: next.scale, settings };
       beat.setMetre(beatSource(setup, round.phrase()));
-      droneKeeper.update(setup, round.phrase());
+      droneKeeper.update(setup, round.exercise);
       if (round.exercise)
-        void client.remote.adjust({ eyes, scale: next.scale, droneSpoils: droneKeeper.spoils });
+        void client.remote.adjust({ eyes, scale: next.scale, droneLeakDb: droneKeeper.leakDb });
     },
     async begin() {
       if (!setup || !round.exercise) return;

@@ -26,6 +26,7 @@ interface TakeRunnerConfig {
   drone: Drone;
   dispatch: Dispatch;
   sampleRateHz(): number;
+  droneLeakDb(): number | null;
   startPulse(setup: SessionSetup, exercise: Exercise, zeroSeconds: number): void;
 }
 
@@ -89,6 +90,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
         roundTripSeconds: setup.roundTripSeconds ?? desk.outputLatencySeconds(),
         roundId,
         phrase,
+        droneLeakDb: config.droneLeakDb(),
       });
       if (exercise.start === 'playToStart' && click !== 'off' && !metronome.pulse)
         config.startPulse(setup, exercise, desk.now() + 0.1);

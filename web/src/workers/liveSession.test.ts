@@ -46,6 +46,7 @@ function armed(start: StartMode): ArmRequest {
     roundTripSeconds: 0,
     roundId: null,
     phrase: 0,
+    droneLeakDb: null,
   };
 }
 

@@ -63,12 +63,20 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   let countedStart: { sample: number; beatZeroSeconds: number } | null = null;
   let dueClicks: number[] = [];
   let begun = false;
+  let leakDb: number | null = null;
   let segmentStart = 0;
 
   const limitsOf = ({ context: { exercise, hornId, a4Hz } }: ArmRequest) =>
     takeLimits(exercise, hornId, a4Hz);
   const newGate = (request: ArmRequest, afterSilence: boolean) =>
-    createTakeGate({ ...limitsOf(request), roomFloorDb: request.context.roomFloorDb, afterSilence });
+    createTakeGate({ ...limitsOf(request), roomFloorDb: floorOf(request), afterSilence });
+  const withDrone = (request: ArmRequest): ArmRequest => ({
+    ...request,
+    context: { ...request.context, droneSpoils: leakDb !== null && leakDb < Infinity },
+  });
+  /** What is no louder than the room, or than a drone in it, is nobody playing. */
+  const floorOf = ({ context: { roomFloorDb } }: ArmRequest) =>
+    leakDb === null ? roomFloorDb : Math.max(roomFloorDb ?? -Infinity, leakDb);
 
   function newSegment(startSample: number, takeId: string | null, beatZeroSeconds: number | null) {
     listener = createListener({ sampleRateHz });
@@ -79,7 +87,11 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
 
   function beginTake(request: ArmRequest, startSample: number, liveBeatZero: number, counted: boolean) {
     const takeId = crypto.randomUUID();
-    const context: TakeContext = { ...request.context, beatZeroSeconds: counted ? liveBeatZero : null };
+    const context: TakeContext = {
+      ...request.context,
+      roomFloorDb: leakDb === Infinity ? request.context.roomFloorDb : floorOf(request),
+      beatZeroSeconds: counted ? liveBeatZero : null,
+    };
     const agoSeconds = (history.end - startSample) / sampleRateHz;
     const recorder = createTakeRecorder({
       takeId,
@@ -186,17 +198,21 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     },
     arm(request) {
       if (take) finishTake();
-      armed = request;
+      leakDb = request.droneLeakDb;
+      armed = withDrone(request);
       countedStart = null;
       dueClicks = [];
-      gate = request.context.exercise.start === 'playToStart' ? newGate(request, false) : null;
+      gate = armed.context.exercise.start === 'playToStart' ? newGate(armed, false) : null;
       watch = createSoundWatch(levelAtFraction(markFraction('pp'), request.context.scale));
     },
-    adjust({ eyes, scale, droneSpoils }) {
+    adjust({ eyes, scale, droneLeakDb }) {
       if (!armed) return;
-      armed = { ...armed, eyes, context: { ...armed.context, scale, droneSpoils } };
+      const isNews = leakDb !== droneLeakDb;
+      leakDb = droneLeakDb;
+      armed = withDrone({ ...armed, eyes, context: { ...armed.context, scale } });
+      if (isNews && gate && !take) gate = newGate(armed, false);
       if (eyes === 'watch') take?.recorder.watched();
-      if (droneSpoils) take?.recorder.droneHeard();
+      if (armed.context.droneSpoils) take?.recorder.droneHeard();
     },
     beginAt(beatZeroSeconds, leadSeconds) {
       countedStart = {

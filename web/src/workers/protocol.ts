@@ -24,13 +24,16 @@ export interface ArmRequest {
   /** The round it belongs to and which phrase of it this is. */
   roundId: string | null;
   phrase: number;
+  /** How loud a drone is at the microphone; `Infinity` until that is known, null where none is heard. */
+  droneLeakDb: number | null;
 }
 
 /** What may change between two takes without arming anew. */
 export interface ArmChange {
   eyes: 'watch' | 'blind';
   scale: DynamicScale;
-  droneSpoils: boolean;
+  /** How loud a drone is at the microphone; `Infinity` until that is known, null where none is heard. */
+  droneLeakDb: number | null;
 }
 
 export interface FreeRequest {

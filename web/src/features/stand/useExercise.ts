@@ -39,13 +39,15 @@ export function useExercise(setup: SessionSetup | null, exercise: Exercise, addr
   useEffect(() => () => void session.rest(), [session]);
 
   const arm = () => setup && void session.arm(setup, exercise, address);
+  /** Opens the input again; a round that has begun keeps its place. */
+  const reopen = () => (round.index > 0 ? void session.begin() : arm());
   const take = phase === 'ended' ? (ended?.take ?? null) : null;
   // Before a blind take is shown the player says how it was; playing on leaves that open.
   const asksCall =
     take?.eyes === 'blind' && take.call === null && shownId !== take.id && take.analysis !== null;
   const primary = () => {
     if (phase === 'playing') void session.endTake();
-    else if (phase === 'off') arm();
+    else if (phase === 'off') reopen();
     else if (phase === 'armed' || phase === 'ended') void session.begin();
   };
   const settings = setup?.settings ?? null;
@@ -81,7 +83,10 @@ export function useExercise(setup: SessionSetup | null, exercise: Exercise, addr
     takeIsStored: ended?.isStored ?? false,
     asks: asksCall ? calledEnds(shown) : null,
     onCall(call: Call) {
-      if (take) void writeCall(take.id, call);
+      if (!take) return;
+      void writeCall(take.id, call);
+      // A take that could not be stored cannot keep the call; it is shown all the same.
+      if (!ended?.isStored) setShown(take.id);
     },
     onShow: () => setShown(take?.id ?? null),
     onPrimary: primary,
@@ -92,7 +97,7 @@ export function useExercise(setup: SessionSetup | null, exercise: Exercise, addr
     onChangeIt: arm,
     onRetry() {
       session.forgetInput();
-      arm();
+      reopen();
     },
     onStandIn: () => void changeSettings({ source: 'standIn' }),
     onEyes: (next: 'watch' | 'blind') => void changeSettings({ eyes: next }),
