@@ -5,6 +5,7 @@ test.use({ launchOptions: microphonePlaying(SOUNDS.drone) });
 
 test('a drone that the microphone hears is told, and begins no take', async ({ page }) => {
   await firstVisit(page, 'stand-in player');
+  await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('4');
   await expect(page.getByRole('button', { name: /Drone: on/ })).toBeVisible();
   await page.goto('/case');
