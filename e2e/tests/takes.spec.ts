@@ -11,6 +11,8 @@ async function keepTake(page: Page, search: string, note: string): Promise<void>
   await page.getByRole('link', { name: 'Look closer' }).click();
   await page.getByLabel('Your note on this take').fill(note);
   await page.getByRole('link', { name: 'Takes', exact: true }).click();
+  // The field on the take's own page holds the same words: be in the list before anything is looked for.
+  await page.getByRole('heading', { level: 1, name: 'Takes' }).waitFor();
   await expect(page.getByText(note)).toBeVisible();
 }
 
