@@ -14,7 +14,6 @@ export type {
   StartMode,
 } from './exercise.ts';
 export { parseExercise } from './validate.ts';
-export { upgradeExercise } from './upgrade.ts';
 export {
   lengthBeats,
   notesOf,

@@ -12,7 +12,6 @@ export type Finding =
   | { kind: 'firstPartial'; partial: number }
   | { kind: 'short'; heldSeconds: number; writtenSeconds: number }
   | { kind: 'gapBreath' }
-  | { kind: 'toneInAir' }
   | { kind: 'response'; ms: number }
   | { kind: 'crack'; to: number; atSeconds: number }
   | { kind: 'stair'; count: number; worstDb: number; atSeconds: number }
@@ -45,7 +44,6 @@ export type Advice =
   | 'startOnTheNote'
   | 'shorterFirst'
   | 'holdTheAir'
-  | 'lessAir'
   | 'softestThatSpeaks'
   | 'slowerThroughStair'
   | 'breatheWithTheBeat'

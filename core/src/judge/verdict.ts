@@ -25,7 +25,6 @@ const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: J
   firstPartial: { weight: 72, advice: 'startOnTheNote', judged: 'start' },
   short: { weight: 70, advice: 'shorterFirst', judged: 'hold' },
   gapBreath: { weight: 65, advice: 'holdTheAir', judged: 'silence' },
-  toneInAir: { weight: 64, advice: 'lessAir', judged: null },
   response: { weight: 60, advice: 'softestThatSpeaks', judged: 'start' },
   crack: { weight: 55, advice: 'moreAirBeforeJump', judged: null },
   stair: { weight: 50, advice: 'slowerThroughStair', judged: 'dynamics' },

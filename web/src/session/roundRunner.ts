@@ -10,7 +10,7 @@ import type { TakeAnalysis } from '@inner-hum/core/judge';
 import type { Dispatch } from '@reduxjs/toolkit';
 import type { AudioDesk, Metronome } from '../audio/index.ts';
 import type { RoundRecord } from '../storage/index.ts';
-import { phaseChanged, roundChanged, roundTakeKept, troubleCame } from './sessionSlice.ts';
+import { phaseChanged, roundChanged, troubleCame } from './sessionSlice.ts';
 import type { LiveSound } from './sessionTypes.ts';
 import type { SessionSetup } from './setup.ts';
 import type { TakeRunner } from './takeRunner.ts';
@@ -154,7 +154,6 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
           restUntil: null,
           paused: false,
           over: false,
-          takeIds: [],
         }),
       );
       await arm();
@@ -171,7 +170,6 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
         return;
       }
       config.storeRound(record).catch(() => dispatch(troubleCame('storageRefused')));
-      dispatch(roundTakeKept(takeId));
       ended = index;
       const phrase = playedPhrases(exercise)[index];
       const isOpen = phrase.items.some((item) => item.kind === 'note' && item.open);

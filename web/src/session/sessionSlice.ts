@@ -44,7 +44,6 @@ export interface RoundState {
   restUntil: number | null;
   paused: boolean;
   over: boolean;
-  takeIds: string[];
 }
 
 export interface SessionState {
@@ -69,7 +68,6 @@ const NO_ROUND: RoundState = {
   restUntil: null,
   paused: false,
   over: false,
-  takeIds: [],
 };
 
 const initialState: SessionState = {
@@ -94,9 +92,6 @@ export const sessionSlice = createSlice({
     roundChanged(state, { payload }: PayloadAction<Partial<RoundState>>) {
       Object.assign(state.round, payload);
     },
-    roundTakeKept(state, { payload }: PayloadAction<string>) {
-      state.round.takeIds.push(payload);
-    },
     minuteKept(state, { payload }: PayloadAction<string | null>) {
       state.keptTakeId = payload;
     },
@@ -109,5 +104,5 @@ export const sessionSlice = createSlice({
   },
 });
 
-export const { phaseChanged, takeEnded, roundChanged, roundTakeKept, minuteKept, troubleCame, troublesWent } =
+export const { phaseChanged, takeEnded, roundChanged, minuteKept, troubleCame, troublesWent } =
   sessionSlice.actions;

@@ -79,7 +79,6 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
         : t('finding.held', { seconds: finding.seconds.toFixed(1), cause: t(`cause.${finding.cause}`) });
     case 'missed':
     case 'gapBreath':
-    case 'toneInAir':
     case 'quiet':
       return t(`finding.${finding.kind}`);
   }

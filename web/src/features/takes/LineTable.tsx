@@ -4,6 +4,7 @@ import type { ItemAnalysis, ItemMeasures, TakeAnalysis } from '@inner-hum/core/j
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { findingText, NoteGlyph } from '../../ui/index.ts';
+import { cents, decibels } from './figureRows.ts';
 
 interface LineTableProps {
   analysis: TakeAnalysis;
@@ -12,31 +13,25 @@ interface LineTableProps {
 }
 
 const COLUMNS = ['note', 'beat', 'response', 'slur', 'landing', 'pitch', 'level', 'verdict'] as const;
-type Told = Partial<Record<(typeof COLUMNS)[number], string | undefined>>;
-
-function centsText(cents: number | null, t: TFunction): string | undefined {
-  if (cents === null) return undefined;
-  const count = Math.round(Math.abs(cents));
-  return t(count === 0 ? 'figure.inTune' : cents > 0 ? 'figure.sharp' : 'figure.flat', { count });
-}
+type Told = Partial<Record<(typeof COLUMNS)[number], string | null>>;
 
 /** Finer than 5 ms nothing is known. */
 const toFive = (ms: number) => Math.round(ms / 5) * 5;
 
 function noteFigures(m: ItemMeasures, t: TFunction): Told {
-  const ms = (value: number | null) => (value === null ? undefined : t('line.ms', { ms: toFive(value) }));
+  const ms = (value: number | null) => (value === null ? null : t('line.ms', { ms: toFive(value) }));
   const beat = m.onsetOffsetMs === null ? null : toFive(m.onsetOffsetMs);
-  const landed = centsText(m.landingCents, t);
+  const landed = cents(m.landingCents, t);
   return {
-    beat: beat === null ? undefined : t(beat < 0 ? 'line.early' : 'line.late', { ms: Math.abs(beat) }),
+    beat: beat === null ? null : t(beat < 0 ? 'line.early' : 'line.late', { ms: Math.abs(beat) }),
     response: ms(m.responseMs),
     slur: ms(m.slurMs),
     landing:
       landed && m.settleMs !== null && m.settleMs > 0
         ? t('line.settled', { landed, ms: toFive(m.settleMs) })
         : landed,
-    pitch: centsText(m.centsMean, t),
-    level: m.levelDb === null ? undefined : t('figure.db', { db: m.levelDb.toFixed(1) }),
+    pitch: cents(m.centsMean, t),
+    level: decibels(m.levelDb, t),
   };
 }
 
@@ -46,16 +41,13 @@ function figures(item: ItemAnalysis, t: TFunction): Told {
     case 'note':
       return item.measures ? noteFigures(item.measures, t) : {};
     case 'hum':
-      return { pitch: centsText(item.measures.humCents, t) };
-    case 'air': {
-      const { airLevelDb } = item.measures;
-      return { level: airLevelDb === null ? undefined : t('figure.db', { db: airLevelDb.toFixed(1) }) };
-    }
+      return { pitch: cents(item.measures.humCents, t) };
+    case 'air':
+      return { level: decibels(item.measures.airLevelDb, t) };
     case 'rest': {
       const { gapNoiseDb } = item.measures;
       return {
-        level:
-          gapNoiseDb === null ? undefined : t('line.overRoom', { db: Math.max(0, gapNoiseDb).toFixed(1) }),
+        level: gapNoiseDb === null ? null : t('line.overRoom', { db: Math.max(0, gapNoiseDb).toFixed(1) }),
       };
     }
     default:

@@ -1,10 +1,12 @@
 import type { SwellMeasures } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 
-const decibels = (value: number | null, t: TFunction) =>
+/** A level or a difference of levels in words; null where there is no answer. */
+export const decibels = (value: number | null, t: TFunction) =>
   value === null ? null : t('figure.db', { db: value.toFixed(1) });
 
-function cents(value: number | null, t: TFunction): string | null {
+/** A deviation in words, with its side; null where there is no answer. */
+export function cents(value: number | null, t: TFunction): string | null {
   if (value === null) return null;
   const count = Math.round(Math.abs(value));
   return t(count === 0 ? 'figure.inTune' : value > 0 ? 'figure.sharp' : 'figure.flat', { count });
