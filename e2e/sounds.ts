@@ -70,10 +70,8 @@ export function playPairedRound() {
   const family = familyById('pairedSwells');
   if (!family) throw new Error('no paired swells');
   const hornId = 'alto';
-  const note = writtenMidi(67);
-  const request = { ...family.usual(hornById(hornId)), hornId, note, to: note, tempoBpm: 160 } as const;
   return playExercise({
-    exercise: family.build(request),
+    exercise: family.build(hornById(hornId), { note: 67, to: 67, tempoBpm: 160 }),
     hornId,
     a4Hz: 440,
     scale: DEFAULT_SCALE,

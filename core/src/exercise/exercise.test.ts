@@ -1,13 +1,17 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { hornById, HORN_IDS, writtenMidi } from '../horn/index.ts';
+import { hornById, hornWithin, HORN_IDS, writtenMidi } from '../horn/index.ts';
 import {
   buildSwell,
+  cautionsOf,
+  completeChoices,
   DEFAULT_SCALE,
   FAMILIES,
+  familyById,
   fractionAtLevel,
   lengthBeats,
   levelAtFraction,
+  MAJOR_KEYS,
   nearestMark,
   notesOf,
   parseExercise,
@@ -15,10 +19,13 @@ import {
   phraseExercise,
   playedPhrases,
   restBeats,
+  scaleEnds,
   scoreOf,
+  spellNote,
   targetFraction,
   wantedAtBeat,
   writtenTurnBeat,
+  type MajorKey,
 } from './index.ts';
 
 const swell = buildSwell({
@@ -88,41 +95,118 @@ it('fills in what may be left out, and brings version 1 up to date', () => {
   expect(parseExercise(old)).toEqual(swell);
 });
 
-const anyRequest = fc.record({
-  hornId: fc.constantFrom(...HORN_IDS),
-  note: fc.integer({ min: 30, max: 120 }).map(writtenMidi),
-  to: fc.integer({ min: 30, max: 120 }).map(writtenMidi),
-  tempoBpm: fc.integer({ min: 30, max: 200 }),
-  start: fc.constantFrom('playToStart' as const, 'countIn' as const),
-});
+/** Any horn with any range of the player's own, and anything asked for in the address. */
+const anyHorn = fc
+  .record({
+    hornId: fc.constantFrom(...HORN_IDS),
+    lowest: fc.integer({ min: 50, max: 90 }).map(writtenMidi),
+    span: fc.integer({ min: 0, max: 50 }),
+    whole: fc.boolean(),
+  })
+  .map(({ hornId, lowest, span, whole }) =>
+    hornWithin(hornById(hornId), whole ? null : { lowest, highest: writtenMidi(lowest + span) }),
+  );
+const anything = fc.oneof(
+  fc.integer({ min: -5, max: 400 }),
+  fc.constantFrom('ff', 'both', 'Bb', 'no such thing'),
+);
 
-it('builds every family on every horn inside its range, whatever is asked for; durations add up; JSON keeps it', () => {
+it('builds every family on every horn inside any range, whatever is asked for; durations add up; JSON keeps it', () => {
   const seed = Number(process.env.SEED ?? Date.now() % 1e6);
   console.info(`exercise families: SEED=${seed}`);
+  const built = new Map<string, number>();
   fc.assert(
-    fc.property(fc.constantFrom(...FAMILIES), anyRequest, (family, request) => {
-      const exercise = family.build(request);
-      const { lowest, highest } = hornById(request.hornId);
-      for (const { item } of scoreOf(exercise))
-        if ('writtenMidi' in item) {
-          expect(item.writtenMidi).toBeGreaterThanOrEqual(lowest);
-          expect(item.writtenMidi).toBeLessThanOrEqual(highest);
+    fc.property(
+      fc.constantFrom(...FAMILIES),
+      anyHorn,
+      fc.array(anything, { minLength: 25, maxLength: 25 }),
+      (family, horn, wanted) => {
+        const options = family.options(horn);
+        if (!options) {
+          expect(() => family.build(horn)).toThrowError(expect.objectContaining({ code: 'family-no-room' }));
+          return;
         }
-      const phrases = playedPhrases(exercise);
-      const beats = phrases.map(
-        (phrase, i) => phraseBeats(phrase) + (i + 1 < phrases.length ? restBeats(exercise, phrase) : 0),
-      );
-      expect(lengthBeats(exercise)).toBeCloseTo(
-        beats.reduce((sum, each) => sum + each, 0),
-        9,
-      );
-      phrases.forEach((phrase, i) =>
-        expect(lengthBeats(phraseExercise(exercise, i))).toBeCloseTo(phraseBeats(phrase), 9),
-      );
-      expect(parseExercise(JSON.parse(JSON.stringify(exercise)))).toEqual(exercise);
-    }),
-    { seed, numRuns: 150 },
+        const choices = Object.fromEntries(Object.keys(options).map((name, i) => [name, wanted[i]]));
+        const exercise = family.build(horn, choices);
+        built.set(family.id, (built.get(family.id) ?? 0) + 1);
+        const isAlone = exercise.body !== undefined;
+        for (const { item } of scoreOf(exercise)) {
+          if (!('writtenMidi' in item) || isAlone) continue;
+          expect(item.writtenMidi).toBeGreaterThanOrEqual(horn.lowest);
+          expect(item.writtenMidi).toBeLessThanOrEqual(horn.highest);
+          if (item.kind === 'note' && item.fingered !== null)
+            expect(item.fingered).toBeGreaterThanOrEqual(horn.lowest);
+        }
+        const phrases = playedPhrases(exercise);
+        const beats = phrases.map(
+          (phrase, i) => phraseBeats(phrase) + (i + 1 < phrases.length ? restBeats(exercise, phrase) : 0),
+        );
+        expect(lengthBeats(exercise)).toBeCloseTo(
+          beats.reduce((sum, each) => sum + each, 0),
+          9,
+        );
+        phrases.forEach((phrase, i) =>
+          expect(lengthBeats(phraseExercise(exercise, i))).toBeCloseTo(phraseBeats(phrase), 9),
+        );
+        expect(parseExercise(JSON.parse(JSON.stringify(exercise)))).toEqual(exercise);
+        // What was chosen is what is built: chosen again it changes nothing.
+        expect(family.build(horn, completeChoices(options, choices))).toEqual(exercise);
+      },
+    ),
+    { seed, numRuns: 1200 },
   );
+  expect(built.size).toBe(FAMILIES.length);
+});
+
+it('carries each scale to the ends of the horn, and finds the few ends there are', () => {
+  const alto = hornById('alto');
+  const notes = (key: string) =>
+    familyById('fullScales')
+      ?.build(alto, { key })
+      .phrases[0].items.map((item) => ('writtenMidi' in item ? Number(item.writtenMidi) : 0)) ?? [];
+  // D major: D4 to F#6, down to B3, back to D4. By hand.
+  const d = notes('D');
+  expect([d[0], Math.max(...d), Math.min(...d), d.at(-1)]).toEqual([62, 90, 59, 62]);
+  expect(d.slice(0, 8)).toEqual([62, 64, 66, 67, 69, 71, 73, 74]);
+  const ends = scaleEnds(alto);
+  for (const end of ['top', 'bottom'])
+    expect(
+      ends
+        .filter((each) => each.end === end)
+        .flatMap(({ keys }) => keys)
+        .toSorted(),
+    ).toEqual([...MAJOR_KEYS].toSorted());
+  // By hand: a major key's lowest four from Bb3 or B3 up.
+  expect(ends.find(({ keys, end }) => end === 'bottom' && keys.includes('C'))).toMatchObject({
+    notes: [64, 62, 60, 59],
+    keys: ['C', 'G'],
+  });
+  expect(ends.length).toBeLessThan(20);
+  console.info(`scale ends on the alto: ${ends.length} over ${2 * MAJOR_KEYS.length}`);
+});
+
+it('spells a note in its key, and elsewhere as a saxophone book does', () => {
+  const spell = (midi: number, key: MajorKey | null) => {
+    const { letter, alter, octave } = spellNote(midi, key);
+    return `${letter}${alter > 0 ? '#' : alter < 0 ? 'b' : ''}${octave}`;
+  };
+  expect([58, 61, 66, 68].map((midi) => spell(midi, null))).toEqual(['Bb3', 'C#4', 'F#4', 'G#4']);
+  expect([61, 63, 65, 66].map((midi) => spell(midi, 'Db'))).toEqual(['Db4', 'Eb4', 'F4', 'Gb4']);
+  // The seventh of F# is E#, the fourth of Gb would be Cb: the octave is that of the letter.
+  expect(spell(65, 'F#')).toBe('E#4');
+  expect(spell(60, 'Db')).toBe('C4');
+});
+
+it('tells cautions from what is in an exercise', () => {
+  const alto = hornById('alto');
+  const of = (id: string, choices = {}) => cautionsOf(familyById(id)?.build(alto, choices) ?? swell);
+  expect(of('pairedSwells')).toContain('hearing');
+  expect(of('vowelSweep')).toContain('throat');
+  expect(of('lipPositions')).toContain('dizziness');
+  expect(of('mouthpieceAlone')).toEqual(expect.arrayContaining(['throat', 'embouchure']));
+  expect(of('breakDrill')).toEqual([]);
+  expect(of('wideningDown', { from: 'p', loud: 'mf' })).toContain('hearing');
+  expect(of('wideningDown', { note: 74, widest: 4, from: 'p', loud: 'mf' })).not.toContain('hearing');
 });
 
 it('plays its phrases upward, downward or from the middle outward, each as often as written', () => {

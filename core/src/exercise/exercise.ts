@@ -1,4 +1,5 @@
 import type { WrittenMidi } from '../horn/index.ts';
+import type { MajorKey } from './keys.ts';
 import type { DynamicMark } from './dynamics.ts';
 
 /** Where a note's dynamics turn: linear on the player's dB scale from one point to the next. */
@@ -7,8 +8,30 @@ export interface DynamicPoint {
   mark: DynamicMark;
 }
 
+/** How far the pitch is to be bent away from the note: linear between the points, held after the last. */
+export interface BendPoint {
+  beat: number;
+  cents: number;
+}
+
+/** A word to think of from a beat on: a vowel, a place of the lip. */
+export interface Word {
+  beat: number;
+  text: string;
+}
+
 /** What an item may be judged by. */
-export const JUDGED = ['pitch', 'dynamics', 'beat', 'start', 'hold', 'slur', 'line', 'silence'] as const;
+export const JUDGED = [
+  'pitch',
+  'dynamics',
+  'beat',
+  'start',
+  'hold',
+  'slur',
+  'line',
+  'silence',
+  'colour',
+] as const;
 export type Judged = (typeof JUDGED)[number];
 
 export const ATTACKS = ['any', 'tongued', 'breath', 'slurred'] as const;
@@ -28,6 +51,9 @@ export interface NoteItem {
   attack: Attack;
   /** Null: whatever can be judged of such a note. */
   judged: Judged[] | null;
+  /** Bent with one fingering; absent: held where it is. */
+  bend?: BendPoint[];
+  words?: Word[];
 }
 
 export interface RestItem {
@@ -42,11 +68,19 @@ export interface AirItem {
   kind: 'air';
   writtenMidi: WrittenMidi;
   lengthBeats: number;
+  words?: Word[];
 }
 
 /** The player hums or sings the note, in any octave. */
 export interface HumItem {
   kind: 'hum';
+  writtenMidi: WrittenMidi;
+  lengthBeats: number;
+}
+
+/** A silence in which the player imagines the note that comes. */
+export interface ImagineItem {
+  kind: 'imagine';
   writtenMidi: WrittenMidi;
   lengthBeats: number;
 }
@@ -64,7 +98,7 @@ export interface FreeItem {
   lengthBeats: number;
 }
 
-export type ExerciseItem = NoteItem | RestItem | AirItem | HumItem | HearItem | FreeItem;
+export type ExerciseItem = NoteItem | RestItem | AirItem | HumItem | HearItem | ImagineItem | FreeItem;
 
 /** What is played in one go and becomes one take. */
 export interface Phrase {
@@ -72,6 +106,10 @@ export interface Phrase {
   /** `one`: all of it in one breath. */
   breath: 'one' | 'free';
   repeats: number;
+  /** Rest after this phrase; absent: as the exercise has it. */
+  rest?: RestRule;
+  /** The scale it is made of, by its major key; absent: none. */
+  key?: MajorKey;
 }
 
 /** `playToStart`: the first note of a phrase is the beat. `countIn`: one bar is counted, beat 0 follows it. */
@@ -81,14 +119,23 @@ export const ORDERS = ['asWritten', 'upward', 'downward', 'middleOutward'] as co
 /** Path of the phrases by their lowest note. */
 export type PhraseOrder = (typeof ORDERS)[number];
 
-/** Between two phrases: as long as was played, or so many beats. */
-export type RestRule = { kind: 'asPlayed' } | { kind: 'beats'; beats: number };
+/** Between two phrases: as long as was played, so many beats, or until the player starts again. */
+export type RestRule = { kind: 'asPlayed' } | { kind: 'beats'; beats: number } | { kind: 'wait' };
+
+export const BODIES = ['horn', 'neck', 'mouthpiece'] as const;
+/** What is played on. Notes of neck and mouthpiece are "written" as the horn would write the pitch that sounds. */
+export type Body = (typeof BODIES)[number];
 
 /** Version 2 of the language: phrases of items in one tempo. */
 export interface Exercise {
   version: 2;
   /** Name of the built-in family, or null for an own exercise. */
   family: string | null;
+  /** What the player calls an own exercise, and its place on the shelf. */
+  name?: string;
+  shelfId?: string;
+  /** Absent: the whole horn. */
+  body?: Body;
   tempoBpm: number;
   /** Where the exercise still makes sense: slowest and fastest. Null: any tempo. */
   tempoRangeBpm: [number, number] | null;

@@ -3,6 +3,8 @@
 export type {
   AirItem,
   Attack,
+  BendPoint,
+  Body,
   DynamicPoint,
   Exercise,
   ExerciseItem,
@@ -11,6 +13,7 @@ export type {
   Phrase,
   PhraseOrder,
   RestItem,
+  RestRule,
   StartMode,
 } from './exercise.ts';
 export { parseExercise } from './validate.ts';
@@ -21,6 +24,7 @@ export {
   phraseBeats,
   phraseExercise,
   playedPhrases,
+  restAfter,
   restBeats,
   scoreOf,
   type TimedItem,
@@ -34,6 +38,31 @@ export {
   type DynamicScale,
 } from './dynamics.ts';
 export { buildSwell, shapeOf, SWELL_SHAPES, type SwellShape, type SwellRequest } from './swell.ts';
-export { FAMILIES, familyById, type Family, type FamilyId, type FamilyRequest } from './families/index.ts';
-export { itemAtBeat, targetFraction, wantedAtBeat, writtenTurnBeat, secondsPerBeat } from './target.ts';
+export {
+  completeChoices,
+  FAMILIES,
+  familyById,
+  PURPOSES,
+  scaleEnds,
+  type Choices,
+  type Family,
+  type FamilyId,
+  type Option,
+  type OptionName,
+  type Options,
+  type Purpose,
+  type ScaleEnd,
+} from './families/index.ts';
+export { CAUTIONS, cautionsOf, type Caution } from './cautions.ts';
+export { allNotes, extentOf, type Extent } from './extent.ts';
+export { isInKey, MAJOR_KEYS, spellNote, type MajorKey, type SpelledNote } from './keys.ts';
+export {
+  centsAtBeat,
+  itemAtBeat,
+  targetFraction,
+  wantedAtBeat,
+  writtenTurnBeat,
+  secondsPerBeat,
+} from './target.ts';
+export { noteTarget } from './noteTarget.ts';
 export { wantedBySeconds, writtenMarks, writtenNotes, type WrittenNote } from './written.ts';

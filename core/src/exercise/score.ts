@@ -1,4 +1,4 @@
-import type { Exercise, ExerciseItem, NoteItem, Phrase, PhraseOrder } from './exercise.ts';
+import type { Exercise, ExerciseItem, NoteItem, Phrase, PhraseOrder, RestRule } from './exercise.ts';
 
 /** An item at its place in time. */
 export interface TimedItem<Item extends ExerciseItem = ExerciseItem> {
@@ -34,9 +34,15 @@ function ordered(phrases: readonly Phrase[], order: PhraseOrder): Phrase[] {
   return rising.toSorted((a, b) => distance(a) - distance(b) || lowest(a) - lowest(b));
 }
 
-/** Beats of rest after a phrase. */
-export function restBeats({ rest }: Pick<Exercise, 'rest'>, phrase: Phrase): number {
-  return rest.kind === 'beats' ? rest.beats : Math.ceil(phraseBeats(phrase));
+/** How the player rests after a phrase. */
+export function restAfter({ rest }: Pick<Exercise, 'rest'>, phrase: Pick<Phrase, 'rest'>): RestRule {
+  return phrase.rest ?? rest;
+}
+
+/** Beats of rest after a phrase; 0 where the player decides. */
+export function restBeats(exercise: Pick<Exercise, 'rest'>, phrase: Phrase): number {
+  const rest = restAfter(exercise, phrase);
+  return rest.kind === 'beats' ? rest.beats : rest.kind === 'wait' ? 0 : Math.ceil(phraseBeats(phrase));
 }
 
 /** The whole exercise on one line of time: phrases in playing order, the rests between them left empty. */
@@ -58,9 +64,19 @@ export function lengthBeats(exercise: Exercise): number {
   return scoreOf(exercise).at(-1)?.endBeat ?? 0;
 }
 
-/** One phrase of an exercise as an exercise of its own: what a take is judged by. `index` counts in playing order. */
+/**
+ * One phrase of an exercise as an exercise of its own: what a take is judged by. `index` counts in playing order. What has
+ * no note that could start it is counted in.
+ */
 export function phraseExercise(exercise: Exercise, index: number): Exercise {
-  return { ...exercise, order: 'asWritten', phrases: [playedPhrases(exercise)[index]] };
+  const phrase = playedPhrases(exercise)[index];
+  const startsByNote = phrase.items.some(({ kind }) => kind === 'note');
+  return {
+    ...exercise,
+    start: startsByNote ? exercise.start : 'countIn',
+    order: 'asWritten',
+    phrases: [phrase],
+  };
 }
 
 /** The notes of a score. */

@@ -1,5 +1,5 @@
 import { markFraction } from './dynamics.ts';
-import type { Exercise, NoteItem } from './exercise.ts';
+import type { BendPoint, Exercise, NoteItem } from './exercise.ts';
 import type { TimedItem } from './score.ts';
 
 export function secondsPerBeat({ tempoBpm }: Pick<Exercise, 'tempoBpm'>): number {
@@ -17,6 +17,15 @@ export function targetFraction({ dynamics }: Pick<NoteItem, 'dynamics'>, beat: n
   const to = dynamics[after];
   const share = (beat - from.beat) / (to.beat - from.beat);
   return markFraction(from.mark) + share * (markFraction(to.mark) - markFraction(from.mark));
+}
+
+/** Written bend in cents at a beat of the note: linear between the points, held before the first and after the last. */
+export function centsAtBeat(bend: readonly BendPoint[], beat: number): number {
+  const after = bend.findIndex((point) => point.beat >= beat);
+  if (after <= 0) return bend[after === 0 ? 0 : bend.length - 1].cents;
+  const from = bend[after - 1];
+  const to = bend[after];
+  return from.cents + ((beat - from.beat) / (to.beat - from.beat)) * (to.cents - from.cents);
 }
 
 /** The item that is written at a beat, the later one where two meet; null before, between and after. */

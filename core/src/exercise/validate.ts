@@ -1,11 +1,24 @@
 import * as yup from 'yup';
 import { CoreError } from '../signal/index.ts';
 import { DYNAMIC_MARKS } from './dynamics.ts';
-import { ATTACKS, JUDGED, ORDERS, type DynamicPoint, type Exercise, type NoteItem } from './exercise.ts';
+import {
+  ATTACKS,
+  BODIES,
+  JUDGED,
+  ORDERS,
+  type DynamicPoint,
+  type Exercise,
+  type NoteItem,
+} from './exercise.ts';
+import { MAJOR_KEYS } from './keys.ts';
 import { upgradeExercise } from './upgrade.ts';
 
 const MOST_BEATS = 64;
 const MOST_ITEMS = 200;
+/** An octave either way is more than anyone bends. */
+const MOST_BEND_CENTS = 1200;
+const MOST_LETTERS = 12;
+const MOST_NAME = 60;
 /** A whole round through every note and octave has about this many. */
 const MOST_PHRASES = 120;
 
@@ -33,6 +46,39 @@ const dynamicsSchema = yup
     );
   });
 
+/** Beats of points inside a note rise and do not pass its end. */
+function insideNote(points: { beat: number }[] | undefined, parent: unknown): boolean {
+  const { lengthBeats: length } = parent as NoteItem;
+  return (points ?? []).every(
+    ({ beat }, i, all) => beat >= 0 && beat <= length && (i === 0 || beat > all[i - 1].beat),
+  );
+}
+const INSIDE = '${path} must rise from beat 0 on and stay inside the note';
+
+const bendSchema = yup
+  .array(
+    yup
+      .object({
+        beat: yup.number().required(),
+        cents: yup.number().required().min(-MOST_BEND_CENTS).max(MOST_BEND_CENTS),
+      })
+      .noUnknown(),
+  )
+  .min(2)
+  .max(16)
+  .optional()
+  .test('inside', INSIDE, (points, { parent }) => insideNote(points, parent));
+
+const wordsSchema = yup
+  .array(
+    yup
+      .object({ beat: yup.number().required(), text: yup.string().trim().required().max(MOST_LETTERS) })
+      .noUnknown(),
+  )
+  .max(32)
+  .optional()
+  .test('inside', INSIDE, (words, { parent }) => insideNote(words, parent));
+
 const kindIs = (kind: string) => yup.string().oneOf([kind]).required();
 const pitched = (kind: string) =>
   yup.object({ kind: kindIs(kind), writtenMidi: midi.required(), lengthBeats }).noUnknown();
@@ -48,6 +94,8 @@ const ITEMS = {
       dynamics: dynamicsSchema,
       attack: yup.string().oneOf(ATTACKS).default('any'),
       judged: yup.array(yup.string().oneOf(JUDGED).required()).nullable().default(null),
+      bend: bendSchema,
+      words: wordsSchema,
     })
     .noUnknown(),
   rest: yup
@@ -57,14 +105,25 @@ const ITEMS = {
       breath: yup.string().oneOf(['free', 'none']).default('free'),
     })
     .noUnknown(),
-  air: pitched('air'),
+  air: pitched('air').shape({ words: wordsSchema }).noUnknown(),
   hum: pitched('hum'),
   hear: pitched('hear'),
+  imagine: pitched('imagine'),
   free: yup.object({ kind: kindIs('free'), lengthBeats }).noUnknown(),
 } as const;
 
 const isKind = (kind: unknown): kind is keyof typeof ITEMS => typeof kind === 'string' && kind in ITEMS;
 const unknownItem = yup.object({ kind: yup.string().oneOf(Object.keys(ITEMS)).required() });
+
+/** What is not played by the player. */
+const SILENT = ['rest', 'hear', 'imagine'];
+
+const restSchema = yup.lazy((rest: { kind?: unknown } | undefined): yup.Schema => {
+  if (rest === undefined) return yup.mixed().optional();
+  return rest?.kind === 'beats'
+    ? yup.object({ kind: kindIs('beats'), beats: yup.number().required().min(0).max(MOST_BEATS) }).noUnknown()
+    : yup.object({ kind: yup.string().oneOf(['asPlayed', 'beats', 'wait']).required() }).noUnknown();
+});
 
 const phraseSchema = yup
   .object({
@@ -78,25 +137,24 @@ const phraseSchema = yup
       .min(1)
       .max(MOST_ITEMS)
       .test('sounds', '${path} must hold something to play', (items) =>
-        (items as { kind: string }[] | undefined)?.some(({ kind }) => kind !== 'rest' && kind !== 'hear'),
+        (items as { kind: string }[] | undefined)?.some(({ kind }) => !SILENT.includes(kind)),
       ),
     breath: yup.string().oneOf(['one', 'free']).default('free'),
     repeats: yup.number().integer().min(1).max(20).default(1),
+    rest: restSchema,
+    key: yup.string().oneOf(MAJOR_KEYS).optional(),
   })
   .noUnknown();
 
 const tempo = yup.number().min(20).max(300);
-const restSchema = yup.lazy((rest: { kind?: unknown } | undefined): yup.Schema =>
-  rest?.kind === 'beats'
-    ? yup.object({ kind: kindIs('beats'), beats: yup.number().required().min(0).max(MOST_BEATS) }).noUnknown()
-    : yup.object({ kind: yup.string().oneOf(['asPlayed', 'beats']).required() }).noUnknown(),
-);
-
 /** The door for exercises from files, addresses and storage. Messages name the place (`phrases[0].items[1].lengthBeats`). */
 const exerciseSchema = yup
   .object({
     version: yup.number().oneOf([2]).required(),
     family: yup.string().max(40).nullable().default(null),
+    name: yup.string().trim().min(1).max(MOST_NAME).optional(),
+    shelfId: yup.string().min(1).max(40).optional(),
+    body: yup.string().oneOf(BODIES).optional(),
     tempoBpm: tempo.required(),
     tempoRangeBpm: yup
       .array(tempo.required())

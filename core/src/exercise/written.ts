@@ -1,6 +1,7 @@
-import { pitchTarget, type HornId, type PitchTarget } from '../horn/index.ts';
+import type { HornId, PitchTarget } from '../horn/index.ts';
 import type { DynamicMark } from './dynamics.ts';
 import type { Exercise, NoteItem } from './exercise.ts';
+import { noteTarget } from './noteTarget.ts';
 import { notesOf, scoreOf } from './score.ts';
 import { secondsPerBeat, wantedAtBeat } from './target.ts';
 
@@ -21,7 +22,7 @@ export function writtenNotes(exercise: Exercise, hornId: HornId, a4Hz: number): 
     item,
     fromSeconds: startBeat * beat,
     toSeconds: endBeat * beat,
-    ...pitchTarget(item, hornId, a4Hz, exercise.overtones),
+    ...noteTarget(exercise, item, hornId, a4Hz),
   }));
 }
 

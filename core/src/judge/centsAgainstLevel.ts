@@ -1,8 +1,7 @@
 import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
 import { theilSen } from '../stats/index.ts';
 import { dropOuts, findToneSpan } from '../tone/index.ts';
-import { onlyNote } from '../exercise/index.ts';
-import { pitchTarget } from '../horn/index.ts';
+import { noteTarget, onlyNote } from '../exercise/index.ts';
 import type { TakeContext } from './takeContext.ts';
 import { readNote } from './noteTrack.ts';
 
@@ -22,7 +21,7 @@ export function centsAgainstLevel(
   const note = onlyNote(context.exercise);
   const span = note && findToneSpan(track, context.roomFloorDb);
   if (note === null || span === null) return { points: [], line: null };
-  const target = pitchTarget(note, context.hornId, context.a4Hz);
+  const target = noteTarget(context.exercise, note, context.hornId, context.a4Hz);
   const { cents, levelDb } = readNote(track, span, target, dropOuts(track.count, foreign));
   const points = Array.from(cents, (value, i) => ({ cents: value, levelDb: levelDb[i] })).filter(
     (point) => !Number.isNaN(point.cents) && !Number.isNaN(point.levelDb),

@@ -1,6 +1,6 @@
-import { onlyNote, type TimedItem } from '../exercise/index.ts';
-import { centsBetween, pitchTarget } from '../horn/index.ts';
-import { median } from '../stats/index.ts';
+import { noteTarget, onlyNote, type TimedItem } from '../exercise/index.ts';
+import { centsBetween } from '../horn/index.ts';
+import { median, percentile } from '../stats/index.ts';
 import { findToneSpan, onsetSeconds, partialOf } from '../tone/index.ts';
 import { followScore, type Found } from './follow.ts';
 import type { Judging } from './judging.ts';
@@ -17,8 +17,9 @@ export function findItems({ track, context, score }: Judging): (Found | null)[] 
   const span = findToneSpan(track, roomFloorDb);
   if (span === null) return [null];
   const pitches = track.columns.f0Hz.subarray(span.first, span.last + 1).filter((hz) => !Number.isNaN(hz));
-  const soundingHz = median(pitches) ?? 0;
-  const { targetHz, tubeHz } = pitchTarget(note, hornId, a4Hz, exercise.overtones);
+  // Where it is bent, the note is what it is bent from: the highest that is kept.
+  const soundingHz = (note.bend ? percentile(Array.from(pitches), 90) : median(pitches)) ?? 0;
+  const { targetHz, tubeHz } = noteTarget(exercise, note, hornId, a4Hz);
   const isOther =
     Math.abs(centsBetween(soundingHz, targetHz)) > MOST_BEND_CENTS && partialOf(soundingHz, tubeHz) === null;
   return [{ span, status: isOther ? 'wrongNote' : 'played', soundingHz }];

@@ -29,6 +29,15 @@ export type Finding =
   | { kind: 'step'; db: number }
   | { kind: 'wander'; cents: number }
   | { kind: 'held'; seconds: number; cause: 'completed' | 'pitch' | 'level' | 'breath' | 'partial' | 'gap' }
+  /** Bent less far than written; and how far off it came back. */
+  | { kind: 'bendShort'; cents: number; wantedCents: number }
+  | { kind: 'bendBack'; cents: number }
+  | { kind: 'bent'; cents: number }
+  /** The colour was to move and stayed; how far it moved, in harmonic numbers. */
+  | { kind: 'colourStill'; harmonics: number }
+  | { kind: 'colourMoved'; harmonics: number; spreadCents: number }
+  /** Bare air against the first of the phrase, + is more. */
+  | { kind: 'airAgainst'; db: number }
   | { kind: 'even'; errorDb: number; spreadCents: number }
   | { kind: 'quiet' };
 
@@ -57,6 +66,10 @@ export type Advice =
   | 'sameAir'
   | 'steadyAir'
   | 'holdLonger'
+  | 'bendByTongue'
+  | 'comeBackByEar'
+  | 'widerVowels'
+  | 'takeTheFreer'
   | 'moveOn'
   | 'addABeat';
 

@@ -1,6 +1,5 @@
-import { onlyNote, scoreOf } from '../exercise/index.ts';
+import { noteTarget, onlyNote, scoreOf } from '../exercise/index.ts';
 import { columnValue, FRAME_SECONDS, type FrameColumns } from '../hearing/index.ts';
-import { pitchTarget } from '../horn/index.ts';
 import { partialOf, partialsOf } from '../tone/index.ts';
 import type { TakeAnalysis } from './analyseTake.ts';
 import type { TakeContext } from './takeContext.ts';
@@ -15,13 +14,13 @@ export function fingeredPartials(
   items: TakeAnalysis['items'],
 ): (number | null)[] {
   const only = onlyNote(exercise);
-  if (only) return partialsOf(f0Hz, pitchTarget(only, hornId, a4Hz, exercise.overtones).tubeHz);
+  if (only) return partialsOf(f0Hz, noteTarget(exercise, only, hornId, a4Hz).tubeHz);
   const partials = Array.from(f0Hz, (): number | null => null);
   const score = scoreOf(exercise);
   for (const { item: index, startSeconds, endSeconds } of items) {
     const { item } = score[index];
     if (item.kind !== 'note' || startSeconds === null || endSeconds === null) continue;
-    const { tubeHz } = pitchTarget(item, hornId, a4Hz, exercise.overtones);
+    const { tubeHz } = noteTarget(exercise, item, hornId, a4Hz);
     const last = Math.min(f0Hz.length - 1, Math.round(endSeconds / FRAME_SECONDS));
     for (let i = Math.max(0, Math.floor(startSeconds / FRAME_SECONDS)); i <= last; i++) {
       const hz = columnValue(f0Hz, i);

@@ -1,6 +1,6 @@
-import { secondsPerBeat, type Exercise, type TimedItem } from '../exercise/index.ts';
+import { noteTarget, secondsPerBeat, type Exercise, type TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
-import { pitchTarget, type HornId, type PitchTarget } from '../horn/index.ts';
+import type { HornId, PitchTarget } from '../horn/index.ts';
 import { findStretches, partialOf, type Stretch, type ToneSpan } from '../tone/index.ts';
 
 /** Where one item of the score was found in the playing. */
@@ -74,7 +74,7 @@ export function followScore(request: FollowRequest): (Found | null)[] {
   const beat = secondsPerBeat(exercise);
   const stretches = findStretches(track, roomFloorDb);
   const targetOf = ({ item }: TimedItem) =>
-    item.kind === 'note' || item.kind === 'hum' ? pitchTarget(item, hornId, a4Hz, exercise.overtones) : null;
+    item.kind === 'note' || item.kind === 'hum' ? noteTarget(exercise, item, hornId, a4Hz) : null;
   const zero = request.beatZeroSeconds ?? guessZero(request, stretches, beat);
   const wanted = score.flatMap((timed, index): Wanted[] => {
     const target = targetOf(timed);
@@ -123,7 +123,7 @@ function guessZero(
 ): number {
   const first = score.find(({ item }) => item.kind === 'note');
   if (!first || first.item.kind !== 'note') return 0;
-  const { targetHz } = pitchTarget(first.item, hornId, a4Hz, exercise.overtones);
+  const { targetHz } = noteTarget(exercise, first.item, hornId, a4Hz);
   const right = stretches.find(({ cents }) => Math.abs(cents - 1200 * Math.log2(targetHz)) <= RIGHT_CENTS);
   const start = right ?? stretches.at(0);
   return (start ? start.first * FRAME_SECONDS : 0) - first.startBeat * beat;

@@ -42,9 +42,9 @@ export interface HumAnalysis extends AnyItem {
   measures: { humCents: number | null };
 }
 
-/** Heard, played freely: not judged. */
+/** Heard, imagined, played freely: not judged. */
 export interface OpenAnalysis extends AnyItem {
-  kind: 'hear' | 'free';
+  kind: 'hear' | 'imagine' | 'free';
   measures: null;
 }
 

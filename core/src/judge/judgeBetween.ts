@@ -27,12 +27,12 @@ export function judgeBetween(
     case 'rest':
       return judgeRest(judging, found, index, zero, item.breath === 'none');
     case 'air':
-      return judgeAir(judging, found, index);
+      return judgeAir(judging, found, index, zero);
     case 'hum':
       return judgeHum(judging, found[index], index, item);
     default:
       return {
-        kind: item.kind === 'hear' ? 'hear' : 'free',
+        kind: item.kind === 'hear' || item.kind === 'imagine' ? item.kind : 'free',
         item: index,
         ...NOT_HEARD,
         events: [],
@@ -75,9 +75,50 @@ function judgeRest(
   };
 }
 
-function judgeAir(judging: Judging, found: readonly (Found | null)[], index: number): AirAnalysis {
+/** Frames in which an air is to be looked for: between the tones, and nearer to its own place than to another air's. */
+function airFrames(
+  judging: Judging,
+  found: readonly (Found | null)[],
+  index: number,
+  zero: number,
+): [number, number] {
+  const { score, secondsPerBeat } = judging;
+  const [from, to] = between(judging, found, index);
+  const { startBeat, endBeat, phrase } = score[index];
+  const others = score.filter(
+    ({ item, phrase: theirs }, i) => item.kind === 'air' && theirs === phrase && i !== index,
+  );
+  const frameAt = (beat: number) => Math.round((zero + beat * secondsPerBeat) / FRAME_SECONDS);
+  const before = others.findLast((other) => other.endBeat <= startBeat);
+  const after = others.find((other) => other.startBeat >= endBeat);
+  return [
+    before ? Math.max(from, frameAt((before.endBeat + startBeat) / 2)) : from,
+    after ? Math.min(to, frameAt((endBeat + after.startBeat) / 2)) : to,
+  ];
+}
+
+/** The first air of a phrase that is nothing but air: what later ones are compared with. */
+function firstAir({ score }: Judging, index: number): number | null {
+  const { phrase } = score[index];
+  const mine = [...score.keys()].filter((i) => score[i].phrase === phrase);
+  const isAirOnly = mine.every((i) => score[i].item.kind === 'air' || score[i].item.kind === 'rest');
+  const first = mine.find((i) => score[i].item.kind === 'air') ?? index;
+  return isAirOnly && first < index ? first : null;
+}
+
+function judgeAir(
+  judging: Judging,
+  found: readonly (Found | null)[],
+  index: number,
+  zero: number,
+): AirAnalysis {
   const { track, roomAir, tolerance } = judging;
-  const air = measureAir(track, ...between(judging, found, index), roomAir);
+  const measure = (item: number) => measureAir(track, ...airFrames(judging, found, item, zero), roomAir);
+  const air = measure(index);
+  const first = firstAir(judging, index);
+  const reference = first === null ? null : measure(first);
+  const plain: Finding =
+    air && reference ? { kind: 'airAgainst', db: air.airLevelDb - reference.airLevelDb } : { kind: 'quiet' };
   return {
     kind: 'air',
     item: index,
@@ -86,7 +127,7 @@ function judgeAir(judging: Judging, found: readonly (Found | null)[], index: num
     endSeconds: air?.endSeconds ?? null,
     measures: { airLevelDb: air?.airLevelDb ?? null },
     events: [],
-    verdict: reachVerdict(air ? [] : [{ kind: 'missed' }], { kind: 'quiet' }, null, tolerance),
+    verdict: reachVerdict(air ? [] : [{ kind: 'missed' }], plain, null, tolerance),
   };
 }
 

@@ -2,6 +2,8 @@ import { shapeOf, writtenTurnBeat, type NoteItem, type TimedItem } from '../exer
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
+import { measureBend } from './bend.ts';
+import { colourSpan } from './colourSpan.ts';
 import type { Judging } from './judging.ts';
 import { measureLanding } from './landing.ts';
 import { layNote } from './layNote.ts';
@@ -88,6 +90,8 @@ export function judgeNote(
     ...NO_LINE,
     // A steady tone has no ends to compare.
     ...(!isSwell && NO_ENDS),
+    ...(note.bend && measureBend(track, span)),
+    ...(note.judged?.includes('colour') && { colourSpan: colourSpan(read) }),
     ...(context.droneSpoils && NO_PITCH),
     swellErrorDb: error?.rmsDb ?? null,
     levelOffsetDb: error?.offsetDb ?? null,

@@ -1,12 +1,13 @@
 import {
   levelAtFraction,
+  noteTarget,
   shapeOf,
   targetFraction,
   type NoteItem,
   type TimedItem,
 } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
-import { pitchTarget, type PitchTarget } from '../horn/index.ts';
+import type { PitchTarget } from '../horn/index.ts';
 import type { Gap, ToneSpan } from '../tone/index.ts';
 import { measureHold, type Hold } from './hold.ts';
 import type { Judging } from './judging.ts';
@@ -43,8 +44,9 @@ export function layNote(
 ): LaidNote {
   const { track, context, foreign, masked, secondsPerBeat, tolerance, roomAir } = judging;
   const { hornId, a4Hz, scale, droneSpoils = false, exercise } = context;
-  const target = pitchTarget(note, hornId, a4Hz, exercise.overtones);
-  const history = readHistory(track, span, target, roomAir, foreign);
+  const target = noteTarget(exercise, note, hornId, a4Hz);
+  const heard = readHistory(track, span, target, roomAir, foreign);
+  const history = note.bend ? withoutSlips(heard) : heard;
   const { onsetSeconds, slips, gaps } = history;
   const noteZero = zero === null ? onsetSeconds : zero + startBeat * secondsPerBeat;
   const targetDbAtBeat = (beat: number) => levelAtFraction(targetFraction(note, beat), scale);
@@ -58,7 +60,8 @@ export function layNote(
     span,
     target,
     masked,
-    isSwell: shapeOf(note) !== 'steady',
+    // What is bent is not held by its pitch.
+    isSwell: shapeOf(note) !== 'steady' || note.bend !== undefined,
     pitchBandCents: droneSpoils ? Infinity : tolerance.pitchCents,
     levelBandDb: tolerance.swellErrorDb,
     slips,
@@ -72,6 +75,12 @@ export function layNote(
     },
   });
   return { target, history, holes, read, curve, zero: noteZero, error, hold };
+}
+
+/** On its way down a bent note passes what would be a slip of a held one. */
+function withoutSlips(history: ToneHistory): ToneHistory {
+  const { slips, events } = history;
+  return { ...history, slips: [], events: events.filter((event) => !slips.some((slip) => slip === event)) };
 }
 
 /** Where the tone was gone for long there is no note to measure. */

@@ -73,5 +73,14 @@ export interface LineMeasures {
   gapMs: number | null;
 }
 
+/** What only some exercises ask for; absent elsewhere. */
+export interface AskedMeasures {
+  /** How far the note was bent down with its tone kept, and how far from its beginning it came back to. */
+  bendRangeCents?: number | null;
+  bendBackCents?: number | null;
+  /** How far the colour moved: 10-90 percentile width of brightness, smoothed 150 ms, over the steady part. */
+  colourSpan?: number | null;
+}
+
 /** Every figure of one note of an exercise. */
-export interface ItemMeasures extends SwellMeasures, NoteEntry, LineMeasures {}
+export interface ItemMeasures extends SwellMeasures, NoteEntry, LineMeasures, AskedMeasures {}

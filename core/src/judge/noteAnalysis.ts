@@ -48,10 +48,15 @@ export function noteAnalysis(
     writtenEndSeconds: zero + endBeat * secondsPerBeat,
     breathHeard: events.some(({ type }) => type === 'breath'),
   });
+  const { bendRangeCents, colourSpan } = measures;
   const plain: Finding =
-    item.open && measures.holdSeconds !== null && measures.holdCause !== null
-      ? { kind: 'held', seconds: measures.holdSeconds, cause: measures.holdCause }
-      : { kind: 'even', errorDb: measures.swellErrorDb ?? 0, spreadCents: measures.centsSpread ?? 0 };
+    typeof bendRangeCents === 'number'
+      ? { kind: 'bent', cents: bendRangeCents }
+      : typeof colourSpan === 'number'
+        ? { kind: 'colourMoved', harmonics: colourSpan, spreadCents: measures.centsSpread ?? 0 }
+        : item.open && measures.holdSeconds !== null && measures.holdCause !== null
+          ? { kind: 'held', seconds: measures.holdSeconds, cause: measures.holdCause }
+          : { kind: 'even', errorDb: measures.swellErrorDb ?? 0, spreadCents: measures.centsSpread ?? 0 };
   return {
     ...common,
     status: 'played',

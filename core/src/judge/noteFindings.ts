@@ -17,6 +17,10 @@ const SLOW_SLUR_MS = 120;
 const LANDING_BANDS = 2.5;
 const OVERSHOOT_BANDS = 3;
 const STEP_BANDS = 1;
+/** A bend that comes this near to what is written is as written. */
+const BEND_SHARE = 0.85;
+/** Colour that moves by less than this share of its own middle is heard as one colour. */
+const COLOUR_SHARE = 0.12;
 
 export interface NoteHeard {
   note: NoteItem;
@@ -85,6 +89,7 @@ export function noteFindings(heard: NoteHeard): Finding[] {
       worstDb: m.stairs.worstDb ?? stair.stepDb,
       atSeconds: since(stair.timeSeconds),
     });
+  found.push(...askedFindings(note, m, tolerance));
   found.push(...pitchFindings(m, tolerance, isSteady, note.attack === 'slurred'));
   if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > PEAK_BEATS)
     found.push({ kind: 'peak', beats: m.peakOffsetBeats });
@@ -92,6 +97,22 @@ export function noteFindings(heard: NoteHeard): Finding[] {
     found.push({ kind: isSteady ? 'unsteady' : 'swellError', db: m.swellErrorDb });
   if (m.stepDb !== null && Math.abs(m.stepDb) > STEP_BANDS * tolerance.swellErrorDb)
     found.push({ kind: 'step', db: m.stepDb });
+  return found;
+}
+
+/** What only such a note is asked for: to be bent, to change its colour. */
+function askedFindings(note: NoteItem, m: ItemMeasures, { pitchCents }: Tolerance): Finding[] {
+  const found: Finding[] = [];
+  if (note.bend && m.bendRangeCents !== null && m.bendRangeCents !== undefined) {
+    const wantedCents = -Math.min(...note.bend.map(({ cents }) => cents));
+    if (m.bendRangeCents < BEND_SHARE * wantedCents)
+      found.push({ kind: 'bendShort', cents: m.bendRangeCents, wantedCents });
+    const back = m.bendBackCents ?? 0;
+    if (Math.abs(back) > LANDING_BANDS * pitchCents) found.push({ kind: 'bendBack', cents: back });
+  }
+  if (note.judged?.includes('colour') && m.colourSpan !== null && m.colourSpan !== undefined)
+    if (m.colourSpan < COLOUR_SHARE * (m.brightness ?? 0))
+      found.push({ kind: 'colourStill', harmonics: m.colourSpan });
   return found;
 }
 

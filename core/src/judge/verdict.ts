@@ -41,10 +41,18 @@ const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: J
   unsteady: { weight: 15, advice: 'steadyAir', judged: 'dynamics' },
   step: { weight: 12, advice: 'sameAir', judged: 'line' },
   wander: { weight: 10, advice: 'steadyAir', judged: 'pitch' },
+  bendShort: { weight: 36, advice: 'bendByTongue', judged: null },
+  bendBack: { weight: 33, advice: 'comeBackByEar', judged: 'pitch' },
+  colourStill: { weight: 28, advice: 'widerVowels', judged: 'colour' },
+  airAgainst: { weight: 1, advice: 'takeTheFreer', judged: null },
+  bent: { weight: 1, advice: 'addABeat', judged: null },
+  colourMoved: { weight: 1, advice: 'addABeat', judged: null },
   held: { weight: 1, advice: 'holdLonger', judged: null },
   even: { weight: 0, advice: 'addABeat', judged: null },
   quiet: { weight: 0, advice: 'addABeat', judged: null },
 };
+
+const PLAIN: readonly Finding['kind'][] = ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst'];
 
 /** Puts findings in order of weight; what an item is not judged by is left out (`judged` null: everything counts). */
 export function weigh(findings: readonly Finding[], judged: readonly Judged[] | null): Weighed[] {
@@ -55,7 +63,7 @@ export function weigh(findings: readonly Finding[], judged: readonly Judged[] | 
 }
 
 /** What is not worth a word of its own beside others: nothing stood out. */
-export const isPlain = ({ kind }: Finding) => kind === 'even' || kind === 'quiet' || kind === 'held';
+export const isPlain = ({ kind }: Finding) => PLAIN.includes(kind);
 
 /** The verdict of what was found; `plain` is what there is to say where nothing stood out. */
 export function reachVerdict(

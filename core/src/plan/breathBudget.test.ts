@@ -22,7 +22,7 @@ it('estimates how long a breath lasts by the product limit', () => {
 
 const family = familyById('quietDescent');
 if (!family) throw new Error('no descent');
-const descent = family.build({ hornId: 'alto', ...family.usual(hornById('alto')) });
+const descent = family.build(hornById('alto'));
 const low = (seconds: number, censored = false): Hold => ({
   seconds,
   censored,

@@ -2,6 +2,7 @@ export type CoreErrorCode =
   | 'sample-rate-unsupported'
   | 'samples-not-finite'
   | 'exercise-invalid'
+  | 'family-no-room'
   | 'wav-unreadable'
   | 'calibration-impossible';
 

@@ -16,6 +16,12 @@ export type ItemFault = { item: number } & (
   /** Parted from the note before where it should be slurred. */
   | { kind: 'parted'; gapMs: number }
   | { kind: 'off'; cents: number; levelDb: number }
+  /** Bends only this share of the way down. */
+  | { kind: 'shallowBend'; share: number }
+  /** The colour stays where it is. */
+  | { kind: 'oneColour' }
+  /** Bare air louder or softer than it usually is. */
+  | { kind: 'air'; db: number }
 );
 
 export type FaultKind = ItemFault['kind'];

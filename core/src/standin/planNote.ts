@@ -1,11 +1,13 @@
 import {
+  centsAtBeat,
   levelAtFraction,
+  noteTarget,
   targetFraction,
   writtenTurnBeat,
   type NoteItem,
   type TimedItem,
 } from '../exercise/index.ts';
-import { pitchTarget, writtenMidi } from '../horn/index.ts';
+import { writtenMidi } from '../horn/index.ts';
 import { faultOf } from './faults.ts';
 import { MISSED, newTone, planBreath, type PlannedTone, type Planning } from './planning.ts';
 import { slurMsOf, type StandInSlur } from './slur.ts';
@@ -16,6 +18,8 @@ const TONGUE_SECONDS = 0.12;
 const BREATH_PAUSE_SECONDS = 0.6;
 const REPEAT_PAUSE_SECONDS = 0.3;
 const USUAL_GLIDE_MS = 30;
+/** The tongue needs so long from one vowel to the next. */
+const VOWEL_SECONDS = 0.2;
 
 /** A note as it will be played, faults and all; times in seconds from beat 0. */
 interface MeantNote {
@@ -60,7 +64,7 @@ function meantNote(
   const { item, startBeat, endBeat, phrase } = timed;
   const wrong = faultOf(faults, index, 'wrongNote');
   const sounds = wrong ? { writtenMidi: writtenMidi(item.writtenMidi + wrong.semitones) } : item;
-  const { targetHz, partial } = pitchTarget(sounds, hornId, a4Hz, exercise.overtones);
+  const { targetHz, partial } = noteTarget(exercise, sounds, hornId, a4Hz);
   // The air goes at the beat, the tone comes later.
   const slow = faultOf(faults, index, 'slowAnswer');
   const slowSeconds = slow ? (slow.responseMs - profile.responseMs) / 1000 : 0;
@@ -113,7 +117,41 @@ function startTone(planning: Planning, meant: MeantNote, start: number, end: num
     levelDbAtBeat: levelFrom(planning, meant, start),
     turnBeat: turn === null ? null : turn + timed.startBeat - start / planning.secondsPerBeat,
     peakLateBeats: faultOf(planning.request.faults, index, 'latePeak')?.beats ?? null,
+    bendCents: bendOf(planning, meant, start),
+    colourAt: colourOf(planning, meant, start),
   });
+}
+
+/** The written bend, as deep as this player goes. */
+function bendOf(
+  { request: { faults }, secondsPerBeat: beat }: Planning,
+  { timed: { item, startBeat }, index }: MeantNote,
+  toneStart: number,
+) {
+  const { bend } = item;
+  if (!bend) return null;
+  const share = faultOf(faults, index, 'shallowBend')?.share ?? 1;
+  return (seconds: number) => share * centsAtBeat(bend, (toneStart + seconds) / beat - startBeat);
+}
+
+/** From bright to dark through the written vowels, one after the other. */
+function colourOf(
+  { request: { faults }, secondsPerBeat: beat }: Planning,
+  { timed: { item, startBeat }, index }: MeantNote,
+  toneStart: number,
+) {
+  const { words, judged } = item;
+  if (!words || words.length < 2 || !judged?.includes('colour') || faultOf(faults, index, 'oneColour'))
+    return null;
+  return (seconds: number) => {
+    const at = (toneStart + seconds) / beat - startBeat;
+    const index = Math.max(
+      0,
+      words.findLastIndex((word) => word.beat <= at),
+    );
+    const arrived = index === 0 ? 1 : Math.min(1, ((at - words[index].beat) * beat) / VOWEL_SECONDS);
+    return 1 - Math.max(0, index - 1 + arrived) / (words.length - 1);
+  };
 }
 
 /** A tone of its own: tongued, out of its own air, or out of the air that was written before it. */

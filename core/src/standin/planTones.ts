@@ -49,7 +49,8 @@ export function planTones(request: PlanRequest): TonePlan {
       return planHum(planning, pitchTarget(item, hornId, a4Hz).targetHz, from, to, index);
     if (item.kind === 'rest' && faultOf(faults, index, 'breathInGap')) planBreath(planning, from + 0.4);
     if (item.kind !== 'air') return NO_TONE;
-    planning.airs.push({ startSeconds: from, endSeconds: to, levelDb: airDb(planning) });
+    const louderDb = faultOf(faults, index, 'air')?.db ?? 0;
+    planning.airs.push({ startSeconds: from, endSeconds: to, levelDb: airDb(planning) + louderDb });
     return { ...NO_TONE, onsetSeconds: from, endSeconds: to };
   });
   const { tones, airs } = planning;

@@ -22,6 +22,10 @@ export interface PlannedTone {
   jumps: StandInJump[];
   responseMs: number;
   peakLateBeats: number | null;
+  /** Cents off the note by seconds from the tone's onset, where it is bent. */
+  bendCents: ((seconds: number) => number) | null;
+  /** Where the colour lies, 0 dark - 1 bright, by seconds from the onset; null: as the loudness has it. */
+  colourAt: ((seconds: number) => number) | null;
 }
 
 /** What a plan is made of while it is made. */
@@ -63,6 +67,8 @@ export function newTone(
     jumps: [],
     responseMs: 0,
     peakLateBeats: null,
+    bendCents: null,
+    colourAt: null,
   };
   tones.push(tone);
   return tone;

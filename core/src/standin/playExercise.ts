@@ -52,6 +52,8 @@ export function playExercise(request: ExerciseRequest): ExercisePerformance {
       levelDbAtBeat: tone.levelDbAtBeat,
       turnBeat: tone.turnBeat,
       slurs: tone.slurs,
+      bendCents: tone.bendCents,
+      colourAt: tone.colourAt,
       scale,
       profile: {
         ...profile,
@@ -91,7 +93,7 @@ export function playExercise(request: ExerciseRequest): ExercisePerformance {
       endSeconds: shift(item.endSeconds),
     })),
     truth: {
-      toneOnsetSeconds: beatZeroSeconds + Math.min(...onsets),
+      toneOnsetSeconds: beatZeroSeconds + Math.min(...onsets, plan.lengthSeconds),
       toneEndSeconds: beatZeroSeconds + Math.max(...plan.tones.map(({ endSeconds: end }) => end)),
       f0Hz,
       levelDb,

@@ -21,6 +21,9 @@ export interface StandInNote {
   turnBeat: number | null;
   /** Changes to other notes within the tone, in order. */
   slurs?: readonly StandInSlur[];
+  /** Cents off the note, and colour (0 dark - 1 bright), by seconds from the onset. */
+  bendCents?: ((seconds: number) => number) | null;
+  colourAt?: ((seconds: number) => number) | null;
   scale: DynamicScale;
   profile: StandInProfile;
   sampleRateHz: number;
@@ -131,6 +134,7 @@ export function playNote(note: StandInNote): Performance {
     const cents =
       profile.tendencyCents +
       meant.cents +
+      (note.bendCents?.(seconds) ?? 0) +
       (profile.bendCentsPer10Db * (levelDbAt(seconds) - middleDb)) / 10 +
       profile.jitterCents * between(pitchWander, seconds) +
       swerveAt(seconds) * (swerve?.cents ?? 0) +
@@ -154,7 +158,7 @@ export function playNote(note: StandInNote): Performance {
     heardHz = jumping ? heardHz * glide + wantedHz * (1 - glide) : wantedHz;
     const levelDb = levelDbAt(seconds);
     const loudness = Math.max(0, Math.min(1, fractionAtLevel(levelDb, scale)));
-    shapeHarmonicsInto(shape, heardHz, loudness, sampleRateHz);
+    shapeHarmonicsInto(shape, heardHz, loudness, sampleRateHz, note.colourAt?.(seconds) ?? null);
     const breathDb =
       profile.breathDbSoft +
       loudness * (profile.breathDbLoud - profile.breathDbSoft) +

@@ -2,6 +2,8 @@ import { amplitudeFromDb } from '../signal/index.ts';
 
 const MAX_HARMONICS = 64;
 const CUTOFF_HZ = 900;
+/** How far the tongue moves the fall above the cutoff, from its darkest to its brightest vowel. */
+const COLOUR_DB = 14;
 
 /** Amplitudes of the harmonics of one tone, scaled to unit power, and the share of it within 0.5-8 kHz. */
 export interface HarmonicShape {
@@ -17,17 +19,18 @@ export function createHarmonicShape(): HarmonicShape {
 /**
  * A saxophone-like spectrum: nearly flat up to the tone-hole cutoff (about 0.9 kHz here), falling above it by
  * 20 dB an octave when soft and 9 when loud, with a weak fundamental on loud low notes. `loudness` is the
- * place on the dynamic scale, 0-1. Harmonics end at 14 kHz or 0.45 of the rate.
+ * place on the dynamic scale, 0-1; `colour` darkens (0) or brightens (1) it, null leaves it. Harmonics end at 14 kHz or 0.45 of the rate.
  */
 export function shapeHarmonicsInto(
   out: HarmonicShape,
   f0Hz: number,
   loudness: number,
   sampleRateHz: number,
+  colour: number | null = null,
 ): void {
   const loud = Math.max(0, Math.min(1, loudness));
   const topHz = Math.min(14000, 0.45 * sampleRateHz);
-  const fallDb = 20 - 11 * loud;
+  const fallDb = 20 - 11 * loud - (colour === null ? 0 : COLOUR_DB * (colour - 0.5));
   out.count = Math.min(MAX_HARMONICS, Math.floor(topHz / f0Hz));
   let power = 0;
   let band = 0;

@@ -1,39 +1,40 @@
-import { type Family, type FamilyRequest } from '@inner-hum/core/exercise';
-import { hornById, writtenMidi, type HornId } from '@inner-hum/core/horn';
-import * as yup from 'yup';
+import { completeChoices, type Choices, type Family, type OptionName } from '@inner-hum/core/exercise';
+import { hornById, hornWithin, type Horn } from '@inner-hum/core/horn';
+import type { SettingsRecord } from '../storage/index.ts';
 
-const note = yup.number().integer().min(40).max(110);
-const tempo = yup.number().integer().min(20).max(300);
-const start = yup.string().oneOf(['playToStart', 'countIn']);
+/** The player's horn with the range the player works in. */
+export function playersHorn({ hornId, ranges }: Pick<SettingsRecord, 'hornId' | 'ranges'>): Horn {
+  return hornWithin(hornById(hornId), ranges[hornId] ?? null);
+}
 
-/** Reads what was chosen of a family from the address, field by field; what is missing or wrong becomes the usual. */
-export function readDrill(search: URLSearchParams, family: Family, hornId: HornId): FamilyRequest {
-  const usual = family.usual(hornById(hornId));
-  const [lowest, highest] = family.bases(hornById(hornId));
-  const read = <Value>(name: string, schema: yup.Schema, fallback: Value) => {
-    const raw = search.get(name);
-    return raw !== null && schema.isValidSync(raw) ? (schema.cast(raw) as Value) : fallback;
-  };
-  const inside = (midi: number) => writtenMidi(Math.max(lowest, Math.min(highest, midi)));
-  return {
-    hornId,
-    note: inside(read('note', note, usual.note)),
-    to: inside(read('to', note, usual.to)),
-    tempoBpm: read('tempoBpm', tempo, usual.tempoBpm),
-    start: read('start', start, usual.start),
-  };
+/** Reads what was chosen of a family from the address, option by option; what is missing or wrong becomes the usual. */
+export function readDrill(search: URLSearchParams, family: Family, horn: Horn): Choices {
+  const options = family.options(horn) ?? {};
+  const asked = [...search].map(([name, value]) => [
+    name,
+    options[name as OptionName]?.kind === 'choice' || options[name as OptionName]?.kind === 'mark'
+      ? value
+      : Number(value),
+  ]);
+  return completeChoices(options, Object.fromEntries(asked) as Choices);
+}
+
+/** What was chosen, as part of an address; what is as usual stays out of it. */
+function drillSearch(family: Family, horn: Horn, choices: Choices): string {
+  const options = family.options(horn) ?? {};
+  const own = Object.entries(completeChoices(options, choices)).filter(
+    ([name, value]) => value !== options[name as OptionName]?.usual,
+  );
+  const search = new URLSearchParams(own.map(([name, value]) => [name, String(value)]));
+  return own.length > 0 ? `?${search.toString()}` : '';
 }
 
 /** Where a drill is played: every state of the Stand has an address. */
-export function drillAddress(
-  family: Family,
-  { note: from, to, tempoBpm, start: mode }: FamilyRequest,
-): string {
-  const search = new URLSearchParams({
-    ...(family.moves !== 'nothing' && { note: String(from) }),
-    ...(family.moves === 'range' && { to: String(to) }),
-    tempoBpm: String(tempoBpm),
-    start: mode,
-  });
-  return `/stand/drill/${family.id}?${search.toString()}`;
+export function drillAddress(family: Family, horn: Horn, choices: Choices): string {
+  return `/stand/drill/${family.id}${drillSearch(family, horn, choices)}`;
+}
+
+/** Its place on the Shelf, with the same choices. */
+export function shelfAddress(family: Family, horn: Horn, choices: Choices): string {
+  return `/shelf/family/${family.id}${drillSearch(family, horn, choices)}`;
 }

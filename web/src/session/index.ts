@@ -8,4 +8,4 @@ export { useSetup, type SessionSetup } from './setup.ts';
 export { saveTake } from './saveTake.ts';
 export { Troubles } from './Troubles.tsx';
 export { readSwell, swellSearch } from './swellRequest.ts';
-export { drillAddress, readDrill } from './drillRequest.ts';
+export { drillAddress, playersHorn, readDrill, shelfAddress } from './drillRequest.ts';

@@ -2,6 +2,7 @@ import {
   phraseBeats,
   phraseExercise,
   playedPhrases,
+  restAfter,
   restBeats,
   secondsPerBeat,
   type Exercise,
@@ -128,6 +129,15 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
     dispatch(phaseChanged('armed'));
   }
 
+  /** Nothing begins until the player starts it again. */
+  function pauseRound() {
+    stopWaiting();
+    takes.cancel();
+    paused = true;
+    dispatch(roundChanged({ index, restUntil: null, paused: true }));
+    dispatch(phaseChanged('armed'));
+  }
+
   return {
     get exercise() {
       return exercise;
@@ -185,13 +195,18 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
         }
         index++;
       }
+      if (!stays && restAfter(exercise, phrase).kind === 'wait') {
+        metronome.stop();
+        pauseRound();
+        return;
+      }
       if (exercise.start !== 'countIn') metronome.stop();
       const beat = secondsPerBeat(exercise);
       const written = restBeats(exercise, phrase) * beat;
       const played = Math.min(analysis?.measures.holdSeconds ?? written, phraseBeats(phrase) * beat);
       const end = analysis?.events.findLast(({ type }) => type === 'end')?.timeSeconds;
       void rest(
-        isOpen && exercise.rest.kind === 'asPlayed' ? played : written,
+        isOpen && restAfter(exercise, phrase).kind === 'asPlayed' ? played : written,
         end === undefined ? desk.now() : live.startSeconds + end,
       );
     },
@@ -208,13 +223,7 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
       await go(ended === null || ended === index ? index + 1 : index);
       await begin();
     },
-    pause() {
-      stopWaiting();
-      takes.cancel();
-      paused = true;
-      dispatch(roundChanged({ index, restUntil: null, paused: true }));
-      dispatch(phaseChanged('armed'));
-    },
+    pause: pauseRound,
     unload() {
       stopWaiting();
       takes.cancel();

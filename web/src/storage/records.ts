@@ -1,6 +1,6 @@
-import type { DynamicScale, Exercise } from '@inner-hum/core/exercise';
+import type { Caution, DynamicScale, Exercise } from '@inner-hum/core/exercise';
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { HornId, NoteNaming } from '@inner-hum/core/horn';
+import type { HornId, NoteNaming, NoteRange } from '@inner-hum/core/horn';
 import type { Call, TakeAnalysis, TakeContext, TakeLoudness, ToleranceId } from '@inner-hum/core/judge';
 
 export interface TakeRecord {
@@ -71,6 +71,8 @@ export interface SettingsRecord {
   source: 'microphone' | 'standIn';
   profileId: string;
   a4Hz: number;
+  /** The notes the player works on, where they are not all that the horn has. */
+  ranges: Partial<Record<HornId, NoteRange>>;
   naming: NoteNaming;
   pitchShown: 'written' | 'sounding';
   toleranceId: ToleranceId;
@@ -90,6 +92,10 @@ export interface SettingsRecord {
   drone: DroneSettings;
   /** The one key of each Stand action that has one; pedals, space and enter are fixed. */
   keys: StandKeys;
+  /** Families and own exercises that the player wants at hand. */
+  favourites: string[];
+  /** Cautions that have been read. */
+  cautionsRead: Caution[];
 }
 
 export interface DroneSettings {
@@ -127,6 +133,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   source: 'microphone',
   profileId: 'goodDay',
   a4Hz: 440,
+  ranges: {},
   naming: 'letters',
   pitchShown: 'written',
   toleranceId: 'usual',
@@ -141,5 +148,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   accent: true,
   silentBars: null,
   drone: { on: false, midi: null, tuning: 'tempered', timbre: 'flute' },
+  favourites: [],
+  cautionsRead: [],
   keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n' },
 };

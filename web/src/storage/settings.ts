@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { CAUTIONS } from '@inner-hum/core/exercise';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { database } from './database.ts';
 import { DEFAULT_SETTINGS, type CalibrationRecord, type SettingsRecord } from './records.ts';
@@ -7,6 +8,9 @@ const key = yup
   .string()
   .matches(/^[a-z0-9]$/)
   .required();
+
+const midi = yup.number().integer().min(40).max(110).required();
+const range = yup.object({ lowest: midi, highest: midi }).default(undefined).optional();
 
 const bars = yup.number().integer().min(1).max(8).required();
 
@@ -17,6 +21,7 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   source: yup.string().oneOf(['microphone', 'standIn']).required(),
   profileId: yup.string().max(40).required(),
   a4Hz: yup.number().min(390).max(470).required(),
+  ranges: yup.object(Object.fromEntries(HORN_IDS.map((id) => [id, range]))).required(),
   naming: yup.string().oneOf(['letters', 'german', 'fixedDo']).required(),
   pitchShown: yup.string().oneOf(['written', 'sounding']).required(),
   toleranceId: yup.string().oneOf(['relaxed', 'usual', 'strict']).required(),
@@ -38,6 +43,8 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
       timbre: yup.string().oneOf(['flute', 'reed', 'fifth']).required(),
     })
     .required(),
+  favourites: yup.array(yup.string().max(60).required()).max(500).required(),
+  cautionsRead: yup.array(yup.string().oneOf(CAUTIONS).required()).required(),
   keys: yup
     .object({ watch: key, blind: key, click: key, drone: key, keep: key, pause: key, skip: key })
     .required(),

@@ -73,6 +73,28 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
       return t(finding.db > 0 ? 'finding.stepLouder' : 'finding.stepSofter', {
         db: Math.abs(finding.db).toFixed(1),
       });
+    case 'bendShort':
+      return t('finding.bendShort', {
+        cents: Math.round(finding.cents),
+        wanted: Math.round(finding.wantedCents),
+      });
+    case 'bendBack':
+      return t(finding.cents > 0 ? 'finding.bendBackSharp' : 'finding.bendBackFlat', {
+        count: Math.round(Math.abs(finding.cents)),
+      });
+    case 'bent':
+      return t('finding.bent', { cents: Math.round(finding.cents) });
+    case 'colourStill':
+      return t('finding.colourStill', { harmonics: finding.harmonics.toFixed(1) });
+    case 'colourMoved':
+      return t('finding.colourMoved', {
+        harmonics: finding.harmonics.toFixed(1),
+        count: Math.round(finding.spreadCents),
+      });
+    case 'airAgainst':
+      return t(finding.db >= 0 ? 'finding.airMore' : 'finding.airLess', {
+        db: Math.abs(finding.db).toFixed(1),
+      });
     case 'held':
       return finding.cause === 'completed'
         ? t('finding.heldToEnd', { seconds: finding.seconds.toFixed(1) })

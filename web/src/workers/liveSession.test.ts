@@ -206,11 +206,7 @@ it('keeps the newest minute with the frames it was heard as', () => {
 async function playPhraseOf(id: FamilyId, tempoBpm: number, change: Partial<ExerciseRequest>) {
   const family = familyById(id);
   if (!family) throw new Error(id);
-  const usual = family.usual(hornById('alto'));
-  const exercise = phraseExercise(
-    family.build({ hornId: 'alto', ...usual, tempoBpm, start: 'playToStart' }),
-    0,
-  );
+  const exercise = phraseExercise(family.build(hornById('alto'), { tempoBpm, start: 'playToStart' }), 0);
   const request = armed('playToStart');
   const context = { ...request.context, exercise };
   const session = createLiveSession(RATE, () => undefined);

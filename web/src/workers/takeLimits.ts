@@ -1,5 +1,12 @@
-import { lengthBeats, scoreOf, secondsPerBeat, writtenNotes, type Exercise } from '@inner-hum/core/exercise';
-import { pitchTarget, type HornId } from '@inner-hum/core/horn';
+import {
+  lengthBeats,
+  noteTarget,
+  scoreOf,
+  secondsPerBeat,
+  writtenNotes,
+  type Exercise,
+} from '@inner-hum/core/exercise';
+import type { HornId } from '@inner-hum/core/horn';
 import type { TakeGateConfig } from '@inner-hum/core/tone';
 
 /** Sound before the first tone that belongs to the take: the air that made it. */
@@ -51,6 +58,6 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
 function startsOf(exercise: Exercise, hornId: HornId, a4Hz: number): number[] {
   const note = scoreOf(exercise).find(({ item }) => item.kind === 'note')?.item;
   if (note?.kind !== 'note') return [];
-  const { targetHz, tubeHz } = pitchTarget(note, hornId, a4Hz, exercise.overtones);
+  const { targetHz, tubeHz } = noteTarget(exercise, note, hornId, a4Hz);
   return [targetHz, ...PARTIALS_THAT_START.map((partial) => partial * tubeHz)];
 }

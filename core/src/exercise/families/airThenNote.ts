@@ -1,39 +1,35 @@
 import { writtenMidi } from '../../horn/index.ts';
-import { note, within, write, type Family } from './family.ts';
+import { defineFamily, note, restOf } from './family.ts';
+import { beatsOption, noteOption, startOption, tempoOption } from './options.ts';
 
 /** Three fingerings, as Bb3, D4 and G4 lie. */
 const STEPS = [0, 4, 9];
-const AIR_BEATS = 4;
 
 /** Air alone, more air until the note grabs by itself, less until only air is left. No tongue. */
-export const airThenNote: Family = {
+export const airThenNote = defineFamily({
   id: 'airThenNote',
-  moves: 'note',
-  bases: ({ lowest }) => [lowest, writtenMidi(lowest + 12)],
-  usual: ({ lowest }) => ({ note: lowest, to: lowest, tempoBpm: 60, start: 'playToStart' }),
-  build(request) {
-    const { note: base } = within(this, request);
-    return write(this.id, request, {
-      rest: { kind: 'beats', beats: 4 },
-      phrases: STEPS.map((step) => {
-        const midi = writtenMidi(base + step);
-        const air = { kind: 'air' as const, writtenMidi: midi, lengthBeats: AIR_BEATS };
-        return {
-          items: [
-            air,
-            {
-              ...note(midi, 8, 'pp', 'pp', 'breath'),
-              dynamics: [
-                { beat: 0, mark: 'pp' },
-                { beat: 4, mark: 'mp' },
-                { beat: 8, mark: 'pp' },
-              ],
-            },
-            air,
-          ],
-          breath: 'one' as const,
-        };
-      }),
-    });
-  },
-};
+  purposes: ['start'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, Math.min(lowest + 12, highest - 9), lowest),
+    airBeats: beatsOption(4, 2, 8),
+    beats: beatsOption(8, 4, 16),
+    tempoBpm: tempoOption(60),
+    start: startOption('playToStart'),
+  }),
+  write: ({ note: base, airBeats, beats }) => ({
+    rest: restOf(4),
+    phrases: STEPS.map((step) => {
+      const midi = writtenMidi(base + step);
+      const air = { kind: 'air' as const, writtenMidi: midi, lengthBeats: airBeats };
+      const grows = {
+        ...note(midi, beats, 'pp', 'pp', 'breath'),
+        dynamics: [
+          { beat: 0, mark: 'pp' as const },
+          { beat: beats / 2, mark: 'mp' as const },
+          { beat: beats, mark: 'pp' as const },
+        ],
+      };
+      return { items: [air, grows, air], breath: 'one' };
+    }),
+  }),
+});

@@ -1,32 +1,30 @@
-import { writtenMidi } from '../../horn/index.ts';
-import { note, write, type Family } from './family.ts';
+import { defineFamily, note, restOf, slurred } from './family.ts';
+import { markOption, startOption, tempoOption } from './options.ts';
 
 const [C5, D5, E5, F5] = [72, 74, 76, 77];
 
 /** Over the break between C#5 and D5, from above and from below, slurred and over a gap without a breath. */
-export const breakDrill: Family = {
+export const breakDrill = defineFamily({
   id: 'breakDrill',
-  moves: 'nothing',
-  bases: () => [writtenMidi(D5), writtenMidi(D5)],
-  usual: () => ({ note: writtenMidi(D5), to: writtenMidi(D5), tempoBpm: 60, start: 'countIn' }),
-  build(request) {
-    return write(this.id, request, {
-      rest: { kind: 'beats', beats: 4 },
-      phrases: [
-        { items: [note(E5, 4, 'mf'), note(D5, 4, 'mf', 'mf', 'slurred')] },
-        {
-          items: [note(F5, 2, 'mf'), note(E5, 2, 'mf', 'mf', 'slurred'), note(D5, 4, 'mf', 'mf', 'slurred')],
-        },
-        {
-          items: [
-            note(C5, 4, 'mf'),
-            { kind: 'rest', lengthBeats: 2, breath: 'none' },
-            note(D5, 4, 'mf', 'mf', 'breath'),
-          ],
-          breath: 'one',
-        },
-        { items: [note(C5, 4, 'mf'), note(D5, 4, 'mf', 'mf', 'slurred')] },
-      ],
-    });
-  },
-};
+  purposes: ['voicing', 'line'],
+  options: ({ lowest, highest }) =>
+    lowest > C5 || highest < F5
+      ? null
+      : { from: markOption('mf'), tempoBpm: tempoOption(60), start: startOption('countIn') },
+  write: ({ from }) => ({
+    rest: restOf(4),
+    phrases: [
+      { items: [note(E5, 4, from), slurred(D5, 4, from)] },
+      { items: [note(F5, 2, from), slurred(E5, 2, from), slurred(D5, 4, from)] },
+      {
+        items: [
+          note(C5, 4, from),
+          { kind: 'rest', lengthBeats: 2, breath: 'none' },
+          note(D5, 4, from, from, 'breath'),
+        ],
+        breath: 'one',
+      },
+      { items: [note(C5, 4, from), slurred(D5, 4, from)] },
+    ],
+  }),
+});

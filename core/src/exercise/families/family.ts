@@ -1,40 +1,91 @@
-import { hornById, writtenMidi, type Horn, type HornId, type WrittenMidi } from '../../horn/index.ts';
+import { CoreError } from '../../signal/index.ts';
+import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
-import type { Attack, Exercise, ExerciseItem, NoteItem, StartMode } from '../exercise.ts';
+import type { Attack, Exercise, ExerciseItem, NoteItem, Phrase, StartMode } from '../exercise.ts';
 import { parseExercise } from '../validate.ts';
-
-/** What one may choose of a family. */
-export interface FamilyRequest {
-  hornId: HornId;
-  /** First base note. */
-  note: WrittenMidi;
-  /** Last base note of a round; families of one place leave it. */
-  to: WrittenMidi;
-  tempoBpm: number;
-  start: StartMode;
-}
+import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
 
 /** Names of the built-in families; they stand in files and addresses. */
 export type FamilyId =
   | 'airThenNote'
+  | 'lipPositions'
+  | 'mouthpieceAlone'
+  | 'neckAlone'
   | 'hearHumPlay'
+  | 'intervalTones'
+  | 'swell'
   | 'longHold'
+  | 'threeZones'
+  | 'chromaticTones'
   | 'pairedSwells'
+  | 'wideningDown'
+  | 'wideningUp'
   | 'alternatingSwells'
+  | 'beatsOnOff'
   | 'quietDescent'
   | 'octaveRestart'
-  | 'breakDrill';
+  | 'returnToBottom'
+  | 'dropToBottom'
+  | 'vowelSweep'
+  | 'breakDrill'
+  | 'fullScales'
+  | 'scaleEnds'
+  | 'beforeAfter';
 
-/** A family of drills: one idea of the craft, ready for any horn. */
+/** What a family is good for. */
+export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'compare'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** A family of drills: one idea of the craft, ready for any horn and range. */
 export interface Family {
   readonly id: FamilyId;
-  /** What can be moved: a range of base notes, one base note, or nothing. */
-  moves: 'range' | 'note' | 'nothing';
-  /** Lowest and highest base note on a horn. */
-  bases(horn: Horn): [WrittenMidi, WrittenMidi];
-  usual(horn: Horn): Omit<FamilyRequest, 'hornId'>;
-  /** Throws nothing: base notes outside the horn are brought inside. */
-  build(request: FamilyRequest): Exercise;
+  readonly purposes: readonly Purpose[];
+  /** What may be chosen on a horn (whose range is the player's own); null where that range has no room for the family. */
+  options(horn: Horn): Options | null;
+  /** Completes what was chosen and writes the exercise. Throws `family-no-room` where there are no options. */
+  build(horn: Horn, choices?: Choices): Exercise;
+}
+
+/** What a builder writes; the rest is as the language has it. */
+type Draft = Omit<Partial<Exercise>, 'phrases'> & {
+  phrases: (Pick<Phrase, 'items'> & Partial<Phrase>)[];
+};
+
+interface FamilySpec<Own extends Options> {
+  id: FamilyId;
+  purposes: readonly Purpose[];
+  options(horn: Horn): Own | null;
+  write(chosen: Chosen<Own>, horn: Horn): Draft;
+}
+
+/** A family from its options and its writer. Tempo and start are written where they are options. */
+export function defineFamily<Own extends Options>({ id, purposes, options, write }: FamilySpec<Own>): Family {
+  return {
+    id,
+    purposes,
+    options,
+    build(horn, choices = {}) {
+      const own = options(horn);
+      if (!own) throw new CoreError('family-no-room', `${id}: the range of the horn is too small for it.`);
+      const chosen = completeChoices(own, choices);
+      const { tempoBpm, start } = chosen as { tempoBpm: number; start?: StartMode };
+      return parseExercise({
+        version: 2,
+        family: id,
+        tempoBpm,
+        start: start ?? 'countIn',
+        beatsPerBar: 4,
+        ...write(chosen as Chosen<Own>, horn),
+      });
+    },
+  };
+}
+
+/** Every option with its value: what was chosen where that is possible, else what is usual. */
+export function completeChoices(options: Options, choices: Choices): Choices {
+  return Object.fromEntries(
+    Object.entries(options).map(([name, option]) => [name, chosenOf(option, choices[name as keyof Choices])]),
+  );
 }
 
 /** A note at one level, or a hairpin from one mark to another. */
@@ -60,27 +111,16 @@ export function note(
   };
 }
 
+/** A note slurred to at one level. */
+export const slurred = (midi: number, lengthBeats: number, mark: DynamicMark) =>
+  note(midi, lengthBeats, mark, mark, 'slurred');
+
 export const rest = (lengthBeats: number): ExerciseItem => ({ kind: 'rest', lengthBeats, breath: 'free' });
 
-/** What a builder writes; the rest is as the language has it. */
-export type Draft = Omit<Partial<Exercise>, 'phrases'> & {
-  phrases: { items: ExerciseItem[]; breath?: 'one' | 'free'; repeats?: number }[];
-};
+export const restOf = (beats: number) => ({ kind: 'beats', beats }) as const;
 
-/** Completes and checks what a builder wrote. */
-export function write(id: FamilyId, { tempoBpm, start }: FamilyRequest, draft: Draft): Exercise {
-  return parseExercise({ version: 2, family: id, tempoBpm, start, beatsPerBar: 4, ...draft });
-}
-
-/** A request brought inside what the family can do on the horn, lower base first where `down` is false. */
-export function within({ bases }: Pick<Family, 'bases'>, request: FamilyRequest): FamilyRequest {
-  const [lowest, highest] = bases(hornById(request.hornId));
-  const inside = (midi: WrittenMidi) => writtenMidi(Math.max(lowest, Math.min(highest, midi)));
-  return { ...request, note: inside(request.note), to: inside(request.to) };
-}
-
-/** Chromatic base notes from one to the other, both included, up or down. */
-export function chromatic(from: WrittenMidi, to: WrittenMidi): WrittenMidi[] {
+/** Chromatic notes from one to the other, both included, up or down. */
+export function chromatic(from: number, to: number): WrittenMidi[] {
   const step = Math.sign(to - from);
   return Array.from({ length: Math.abs(to - from) + 1 }, (_, i) => writtenMidi(from + i * step));
 }

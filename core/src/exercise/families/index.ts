@@ -1,26 +1,56 @@
 // One builder file a family of drills. A builder writes notes, beats and marks; it judges and draws nothing.
 import { airThenNote } from './airThenNote.ts';
+import { mouthpieceAlone, neckAlone } from './aloneBends.ts';
 import { alternatingSwells } from './alternatingSwells.ts';
+import { beatsOnOff } from './beatsOnOff.ts';
+import { beforeAfter } from './beforeAfter.ts';
+import { dropToBottom, returnToBottom } from './bottomReturns.ts';
 import { breakDrill } from './breakDrill.ts';
+import { chromaticTones } from './chromaticTones.ts';
 import type { Family } from './family.ts';
+import { fullScales, scaleEndDrill } from './fullScales.ts';
 import { hearHumPlay } from './hearHumPlay.ts';
+import { intervalTones } from './intervalTones.ts';
+import { lipPositions } from './lipPositions.ts';
 import { longHold } from './longHold.ts';
 import { octaveRestart } from './octaveRestart.ts';
 import { pairedSwells } from './pairedSwells.ts';
 import { quietDescent } from './quietDescent.ts';
+import { singleSwell } from './singleSwell.ts';
+import { threeZones } from './threeZones.ts';
+import { vowelSweep } from './vowelSweep.ts';
+import { wideningDown, wideningUp } from './wideningSwells.ts';
 
-export type { Family, FamilyId, FamilyRequest } from './family.ts';
+export { completeChoices, PURPOSES, type Family, type FamilyId, type Purpose } from './family.ts';
+export type { Choices, Option, OptionName, Options } from './options.ts';
+export { scaleEnds, type ScaleEnd } from './scaleRange.ts';
 
-/** In the order of a sitting: air and ear first, then long notes, then the low end. The single swell has a builder of its own. */
+/** In the order of a sitting: air and ear first, then long notes, then the low end. */
 export const FAMILIES: readonly Family[] = [
   airThenNote,
+  lipPositions,
+  mouthpieceAlone,
+  neckAlone,
   hearHumPlay,
+  intervalTones,
   longHold,
+  threeZones,
+  chromaticTones,
+  singleSwell,
   pairedSwells,
+  wideningDown,
+  wideningUp,
   alternatingSwells,
+  beatsOnOff,
   quietDescent,
   octaveRestart,
+  returnToBottom,
+  dropToBottom,
+  vowelSweep,
   breakDrill,
+  fullScales,
+  scaleEndDrill,
+  beforeAfter,
 ];
 
 /** A family by its name, or null. */

@@ -1,20 +1,21 @@
-import { writtenMidi } from '../../horn/index.ts';
-import { note, within, write, type Family } from './family.ts';
-
-const MOST_BEATS = 32;
+import { defineFamily, note } from './family.ts';
+import { beatsOption, markOption, noteOption, startOption, tempoOption, timesOption } from './options.ts';
 
 /** One steady note for as long as it stays good, and no longer: a bad tone is not rehearsed. */
-export const longHold: Family = {
+export const longHold = defineFamily({
   id: 'longHold',
-  moves: 'note',
-  bases: ({ lowest, highest }) => [lowest, highest],
-  usual: () => ({ note: writtenMidi(67), to: writtenMidi(67), tempoBpm: 60, start: 'playToStart' }),
-  build(request) {
-    const { note: base } = within(this, request);
-    return write(this.id, request, {
-      onFault: 'stop',
-      rest: { kind: 'asPlayed' },
-      phrases: [{ items: [{ ...note(base, MOST_BEATS, 'mf'), open: true }], breath: 'one', repeats: 3 }],
-    });
-  },
-};
+  purposes: ['hold'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, highest, 67),
+    beats: beatsOption(32, 8, 64),
+    from: markOption('mf'),
+    tries: timesOption(3, 1, 10),
+    tempoBpm: tempoOption(60),
+    start: startOption('playToStart'),
+  }),
+  write: ({ note: base, beats, from, tries }) => ({
+    onFault: 'stop',
+    rest: { kind: 'asPlayed' },
+    phrases: [{ items: [{ ...note(base, beats, from), open: true }], breath: 'one', repeats: tries }],
+  }),
+});

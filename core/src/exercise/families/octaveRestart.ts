@@ -1,33 +1,28 @@
-import { writtenMidi, type WrittenMidi } from '../../horn/index.ts';
-import type { ExerciseItem } from '../exercise.ts';
-import { chromatic, note, rest, within, write, type Family } from './family.ts';
+import { writtenMidi } from '../../horn/index.ts';
+import { chromatic, defineFamily, note, rest, restOf, slurred } from './family.ts';
+import { noteOption, startOption, tempoOption, timesOption } from './options.ts';
 
 /** From here down the upper note is taken as an overtone of the lower, so that no finger moves. */
 const OVERTONE_FROM = 61;
 
-function phrase(low: WrittenMidi): ExerciseItem[] {
-  const upper = note(low + 12, 4, 'mf');
-  const restart = [rest(2), note(low, 2, 'mf', 'mf', 'breath')];
-  return [
-    low <= OVERTONE_FROM ? { ...upper, fingered: low } : upper,
-    note(low, 4, 'mf', 'mf', 'slurred'),
-    ...restart,
-    ...restart,
-    ...restart,
-  ];
-}
-
-/** Slur down an octave, then start the low note three times in time, by the breath alone; a half step lower each time. */
-export const octaveRestart: Family = {
+/** Slur down an octave, then start the low note again in time, by the breath alone; a half step lower each time. */
+export const octaveRestart = defineFamily({
   id: 'octaveRestart',
-  moves: 'range',
-  bases: ({ lowest, highest }) => [lowest, writtenMidi(highest - 12)],
-  usual: ({ lowest }) => ({ note: writtenMidi(67), to: lowest, tempoBpm: 60, start: 'countIn' }),
-  build(request) {
-    const { note: from, to } = within(this, request);
-    return write(this.id, request, {
-      rest: { kind: 'beats', beats: 4 },
-      phrases: chromatic(from, to).map((low) => ({ items: phrase(low) })),
-    });
-  },
-};
+  purposes: ['start', 'voicing'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, highest - 12, 67),
+    to: noteOption(lowest, highest - 12, lowest),
+    tries: timesOption(3, 1, 6),
+    tempoBpm: tempoOption(60),
+    start: startOption('countIn'),
+  }),
+  write: ({ note: from, to, tries }) => ({
+    rest: restOf(4),
+    phrases: chromatic(from, to).map((low) => {
+      const upper = note(low + 12, 4, 'mf');
+      const restarts = Array.from({ length: tries }, () => [rest(2), note(low, 2, 'mf', 'mf', 'breath')]);
+      const overtone = low <= OVERTONE_FROM ? { ...upper, fingered: writtenMidi(low) } : upper;
+      return { items: [overtone, slurred(low, 4, 'mf'), ...restarts.flat()] };
+    }),
+  }),
+});

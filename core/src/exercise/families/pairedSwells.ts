@@ -1,22 +1,27 @@
-import { hornById, writtenMidi } from '../../horn/index.ts';
-import { chromatic, note, within, write, type Family } from './family.ts';
+import { chromatic, defineFamily, note } from './family.ts';
+import { beatsOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
 
 /** Grow, move up a half step at the top, fade; the same an octave higher; the next pair a half step on. */
-export const pairedSwells: Family = {
+export const pairedSwells = defineFamily({
   id: 'pairedSwells',
-  moves: 'range',
-  bases: ({ lowest, highest }) => [lowest, writtenMidi(highest - 1)],
-  usual: ({ lowest }) => ({ note: lowest, to: writtenMidi(lowest + 11), tempoBpm: 40, start: 'countIn' }),
-  build(request) {
-    const { note: from, to } = within(this, request);
-    const { highest } = hornById(request.hornId);
-    const pairs = chromatic(from, to).flatMap((base) => [base, base + 12].filter((low) => low < highest));
-    return write(this.id, request, {
+  purposes: ['swell'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, highest - 1, lowest),
+    to: noteOption(lowest, highest - 1, lowest + 11),
+    beats: beatsOption(4, 2, 12),
+    from: markOption('pp'),
+    loud: markOption('ff'),
+    tempoBpm: tempoOption(40),
+    start: startOption('countIn'),
+  }),
+  write({ note: first, to, beats, from, loud }, { highest }) {
+    const pairs = chromatic(first, to).flatMap((base) => [base, base + 12].filter((low) => low < highest));
+    return {
       rest: { kind: 'asPlayed' },
       phrases: pairs.map((low) => ({
-        items: [note(low, 4, 'pp', 'ff', 'breath'), note(low + 1, 4, 'ff', 'pp', 'slurred')],
+        items: [note(low, beats, from, loud, 'breath'), note(low + 1, beats, loud, from, 'slurred')],
         breath: 'one',
       })),
-    });
+    };
   },
-};
+});

@@ -1,5 +1,5 @@
 import { DEFAULT_SCALE, familyById, phraseExercise, type FamilyId } from '@inner-hum/core/exercise';
-import { hornById, writtenMidi } from '@inner-hum/core/horn';
+import { hornById } from '@inner-hum/core/horn';
 import { STEADY_HAND, WARM_UP, type ItemFault, type StandInProfile } from '@inner-hum/core/standin';
 import { drillAddress } from '../../session/index.ts';
 import { storeRound } from '../../storage/index.ts';
@@ -94,14 +94,8 @@ export async function seedRounds(client: SessionClient, today: Date): Promise<vo
   for (const [i, { family: id, daysAgo, hour, note, to, tempoBpm, phrases }] of ROUNDS.entries()) {
     const family = familyById(id);
     if (!family) continue;
-    const request = {
-      ...family.usual(HORN),
-      hornId: HORN.id,
-      note: writtenMidi(note),
-      to: writtenMidi(to ?? note),
-      tempoBpm,
-    };
-    const exercise = family.build(request);
+    const choices = { note, to: to ?? note, tempoBpm };
+    const exercise = family.build(HORN, choices);
     const startedAt = timeOf(today, daysAgo, hour);
     const roundId = `demo-round-${i}`;
     await storeRound({
@@ -109,7 +103,7 @@ export async function seedRounds(client: SessionClient, today: Date): Promise<vo
       startedAt,
       hornId: HORN.id,
       exercise,
-      address: drillAddress(family, request),
+      address: drillAddress(family, HORN, choices),
     });
     for (const [phrase, { profile, faults = [] }] of phrases.entries())
       await client.remote.keepStandIn({

@@ -1,5 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { registerOf } from '@inner-hum/core/horn';
+import { registerOf, writtenMidi } from '@inner-hum/core/horn';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice, Key, NoteGlyph } from '../../ui/index.ts';
@@ -8,6 +8,8 @@ import type { SettingsRecord } from '../../storage/index.ts';
 import { LivePage } from './LivePage.tsx';
 import { TakeEnding } from './TakeEnding.tsx';
 import type { ExercisePlay } from './useExercise.ts';
+import { CautionLine } from './CautionLine.tsx';
+import { shownNote } from './shownNote.ts';
 import { usePageHeight } from './usePageHeight.ts';
 import { useShownNotes } from './useShownNotes.ts';
 
@@ -30,7 +32,9 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
   // An ended take stays drawn by the scale it was judged by.
   const scale = take?.context?.scale ?? setup.scale;
   const height = usePageHeight();
-  const { doing, now, next } = useShownNotes(phrase, phase);
+  const { doing, now, next, word } = useShownNotes(phrase, phase);
+  const shown = now && shownNote(now, phrase, settings.hornId);
+  const isAlone = phrase.body !== undefined && phrase.body !== 'horn';
   const key = (name: keyof SettingsRecord['keys']) =>
     settings.singleKeys ? { keyName: settings.keys[name] } : {};
   const busy = phase === 'playing' || phase === 'counting';
@@ -83,6 +87,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
       {/* No sentences while a note sounds: what went wrong meanwhile is told after it. */}
       <Box pt="2">
         <Troubles quiet={busy} onRetry={play.onRetry} onStandIn={play.onStandIn} />
+        {!busy && <CautionLine exercise={play.exercise} read={settings.cautionsRead} />}
       </Box>
       <Flex
         flex="1"
@@ -106,8 +111,13 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
             aria-hidden="true"
             data-testid="note-now"
           >
-            <NoteGlyph midi={now.writtenMidi} naming={settings.naming} octave />
+            {shown !== null && <NoteGlyph midi={shown} naming={settings.naming} octave />}
           </Box>
+          {word !== null && (
+            <Box fontFamily="heading" fontSize="beat" lineHeight="1.05" aria-hidden="true" data-testid="word">
+              {word}
+            </Box>
+          )}
           {doing.kind !== 'note' && (
             <Box
               fontFamily="heading"
@@ -128,7 +138,9 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
             </Box>
           ) : (
             <Box color="muted" fontSize="large">
-              {t(`register.${registerOf(now.writtenMidi)}`)}
+              {isAlone
+                ? t('drill.sounding')
+                : shown !== null && t(`register.${registerOf(writtenMidi(shown))}`)}
             </Box>
           )}
         </Flex>

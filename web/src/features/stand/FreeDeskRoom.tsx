@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { changeSettings } from '../../storage/index.ts';
 import { FreeDeskView } from './FreeDeskView.tsx';
 import { minuteKept, type SessionStore, useSetup, useSession } from '../../session/index.ts';
-import { nextTempo } from './transport.ts';
+import { nextTempo } from '../../ui/index.ts';
 import { useHeardNote } from './useHeardNote.ts';
 import { useClick } from './useClick.ts';
 import { useStandKeys } from './useStandKeys.ts';

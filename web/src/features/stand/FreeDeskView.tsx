@@ -4,7 +4,6 @@ import { hornById, toWritten } from '@inner-hum/core/horn';
 import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField, useNarrow } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
-import { DrillList } from './DrillList.tsx';
 import { EarsPanel } from './EarsPanel.tsx';
 import { LiveTape } from './LiveTape.tsx';
 import { type SessionPhase, type SessionSetup, Troubles } from '../../session/index.ts';
@@ -117,6 +116,7 @@ export function FreeDeskView(props: FreeDeskViewProps) {
         <ActionLink look="main" to="/stand/swell">
           {t('free.swell')}
         </ActionLink>
+        <ActionLink to="/shelf">{t('drill.toShelf')}</ActionLink>
         <ActionButton onClick={props.onKeep}>
           {t('free.keep')} {key('keep') && <Key>{key('keep') ?? ''}</Key>}
         </ActionButton>
@@ -133,7 +133,6 @@ export function FreeDeskView(props: FreeDeskViewProps) {
         )}
       </Flex>
       <EarsPanel settings={settings} onChange={props.onEars} />
-      <DrillList />
     </Box>
   );
 }

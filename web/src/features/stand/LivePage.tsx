@@ -36,6 +36,7 @@ import {
 import { barSounds } from '../../audio/index.ts';
 import { paintBeats } from './paintBeats.ts';
 import { useSession, type SessionPhase } from '../../session/index.ts';
+import { shownNote } from './shownNote.ts';
 import { shortNote } from '../../ui/index.ts';
 
 interface LivePageProps {
@@ -132,7 +133,7 @@ export function LivePage(props: LivePageProps) {
       if (score.length > 1) {
         const names = score.flatMap(({ item, startBeat, endBeat }) => {
           const isNow = phase === 'playing' && now >= startBeat * beat && now < endBeat * beat;
-          const name = itemName(item, naming, t);
+          const name = itemName(item, exercise, hornId, naming, t);
           return name === null ? [] : [{ seconds: startBeat * beat, name, isNow }];
         });
         paintNames(back, page, palette, names, NAME_FONT);
@@ -192,8 +193,14 @@ export function LivePage(props: LivePageProps) {
 }
 
 /** What stands over an item: its note, or what is to be done; null for a plain rest, where the paper is empty. */
-function itemName(item: ExerciseItem, naming: NoteNaming, t: TFunction): string | null {
-  if (item.kind === 'note') return shortNote(item.writtenMidi, naming);
+function itemName(
+  item: ExerciseItem,
+  exercise: Exercise,
+  hornId: HornId,
+  naming: NoteNaming,
+  t: TFunction,
+): string | null {
+  if (item.kind === 'note') return shortNote(shownNote(item, exercise, hornId) ?? 0, naming);
   if (item.kind === 'rest') return item.breath === 'none' ? t('item.hold') : null;
   return t(`item.${item.kind}`);
 }

@@ -1,15 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { StartMode } from '@inner-hum/core/exercise';
-import type { WrittenMidi } from '@inner-hum/core/horn';
+import { phraseExercise, type Exercise } from '@inner-hum/core/exercise';
 import { Trans, useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Key, NoteGlyph } from '../../ui/index.ts';
+import { firstShownNote } from './shownNote.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import type { SessionPhase } from '../../session/index.ts';
 
 interface StartLineProps {
-  start: StartMode;
-  /** The note that begins it. */
-  note: WrittenMidi;
+  exercise: Exercise;
   settings: SettingsRecord;
   phase: SessionPhase;
   paused?: boolean;
@@ -20,10 +18,12 @@ interface StartLineProps {
 
 /** How it begins: a button, or the note itself. */
 export function StartLine(props: StartLineProps) {
-  const { start, note, settings, phase, paused = false, offerCalibration, onPrimary } = props;
+  const { exercise, settings, phase, paused = false, offerCalibration, onPrimary } = props;
   const { t } = useTranslation();
+  const { start } = phraseExercise(exercise, 0);
+  const note = firstShownNote(exercise, settings.hornId);
   const standIn = settings.source === 'standIn';
-  const byButton = standIn || start === 'countIn' || phase === 'off' || paused;
+  const byButton = standIn || note === null || start === 'countIn' || phase === 'off' || paused;
   const said =
     phase === 'off'
       ? 'swell.open'
@@ -42,7 +42,7 @@ export function StartLine(props: StartLineProps) {
         <Box fontFamily="heading" fontSize={{ base: 'title', md: 'display' }} lineHeight="1.2">
           <Trans
             i18nKey="swell.playToBegin"
-            components={{ note: <NoteGlyph midi={note} naming={settings.naming} /> }}
+            components={{ note: <NoteGlyph midi={note ?? 0} naming={settings.naming} /> }}
           />
         </Box>
       )}

@@ -1,16 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { SWELL_SHAPES, type SwellRequest } from '@inner-hum/core/exercise';
+import { SWELL_SHAPES, type Exercise, type SwellRequest } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { Choice, nextTempo, NoteGlyph, NumberField } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { HairpinIcon } from './HairpinIcon.tsx';
 import { type SessionPhase } from '../../session/index.ts';
 import { StartLine } from './StartLine.tsx';
-import { nextTempo } from './transport.ts';
 
 interface SwellControlsProps {
   request: SwellRequest;
+  exercise: Exercise;
   settings: SettingsRecord;
   phase: SessionPhase;
   /** Calibration was never made here: it is offered, quietly. */
@@ -22,6 +22,7 @@ interface SwellControlsProps {
 /** What to play: note, shape, beats, tempo and how it starts. All of it can be left as it is. */
 export function SwellControls({
   request,
+  exercise,
   settings,
   phase,
   offerCalibration,
@@ -35,8 +36,7 @@ export function SwellControls({
   return (
     <Box>
       <StartLine
-        start={request.start}
-        note={request.note}
+        exercise={exercise}
         settings={settings}
         phase={phase}
         offerCalibration={offerCalibration}

@@ -34,6 +34,7 @@ export function Component() {
       controls={
         <SwellControls
           request={request}
+          exercise={exercise}
           settings={settings}
           phase={play.phase}
           offerCalibration={!setup.calibrated}

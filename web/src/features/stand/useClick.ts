@@ -1,6 +1,6 @@
 import { changeSettings, type SettingsRecord } from '../../storage/index.ts';
 import { useSession } from '../../session/index.ts';
-import { nextClick } from './transport.ts';
+import { nextClick } from './nextClick.ts';
 
 /** How the beat is given: set now, kept for the next visit. `cycle` is what its key does. */
 export function useClick(settings: SettingsRecord | null) {

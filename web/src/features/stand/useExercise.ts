@@ -77,6 +77,7 @@ export function useExercise(setup: SessionSetup | null, exercise: Exercise, addr
   return {
     phase,
     round,
+    exercise,
     /** The phrase that is played or was just played. */
     phrase: shown,
     take,

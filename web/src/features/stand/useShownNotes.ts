@@ -16,9 +16,11 @@ const EVERY_MS = 60;
 export interface ShownNotes {
   /** What is to be done now. */
   doing: ExerciseItem;
-  /** The note to play, or to get ready for, and the one after it. */
-  now: NoteItem;
+  /** The note to play, or to get ready for, and the one after it; null where there is none. */
+  now: ExerciseItem | null;
   next: NoteItem | null;
+  /** The word to think of now. */
+  word: string | null;
 }
 
 /** What to play now and next, by the clock of the running take. */
@@ -26,22 +28,33 @@ export function useShownNotes(exercise: Exercise, phase: SessionPhase): ShownNot
   const { live, desk } = useSession();
   const score = useMemo(() => scoreOf(exercise), [exercise]);
   const [index, setIndex] = useState(0);
+  const [word, setWord] = useState<string | null>(null);
   useEffect(() => {
-    if (phase !== 'playing' || score.length < 2) {
+    const saysWords = score.some(({ item }) => wordsOf(item).length > 0);
+    if (phase !== 'playing' || (score.length < 2 && !saysWords)) {
       setIndex(0);
+      setWord(wordsOf(score[0].item).at(0)?.text ?? null);
       return undefined;
     }
     const beat = secondsPerBeat(exercise);
     const timer = setInterval(() => {
       const seconds = desk.now() - live.startSeconds - (live.beatZeroSeconds ?? 0) + AHEAD_SECONDS;
       const here = score.findIndex(({ endBeat }) => seconds < endBeat * beat);
-      setIndex(here < 0 ? score.length - 1 : here);
+      const at = here < 0 ? score.length - 1 : here;
+      setIndex(at);
+      const said = wordsOf(score[at].item).findLast(
+        (each) => seconds >= (score[at].startBeat + each.beat) * beat,
+      );
+      setWord(said?.text ?? null);
     }, EVERY_MS);
     return () => clearInterval(timer);
   }, [phase, score, exercise, live, desk]);
   const shown = Math.min(index, score.length - 1);
   const notes = notesOf(score);
   const ahead = notesOf(score.slice(shown));
-  const now = (ahead.at(0) ?? notes[notes.length - 1]).item;
-  return { doing: score[shown].item, now, next: ahead.at(1)?.item ?? null };
+  const doing = score[shown].item;
+  const now = doing.kind === 'imagine' ? doing : (ahead.at(0) ?? notes.at(-1) ?? score[shown]).item;
+  return { doing, now, next: ahead.at(1)?.item ?? null, word };
 }
+
+const wordsOf = (item: ExerciseItem) => ('words' in item && item.words ? item.words : []);

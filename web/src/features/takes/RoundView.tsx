@@ -4,7 +4,7 @@ import { judgeRound } from '@inner-hum/core/judge';
 import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
-import { ActionLink, familyName, findingText, RoomHeading } from '../../ui/index.ts';
+import { ActionLink, exerciseName, findingText, RoomHeading } from '../../ui/index.ts';
 import { TakeRow } from './TakeRow.tsx';
 
 interface RoundViewProps {
@@ -22,7 +22,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
-        title={familyName(round.exercise.family, t)}
+        title={exerciseName(round.exercise, t)}
         aside={[
           t(`horn.${round.hornId}`),
           t('free.bpm', { tempo: round.exercise.tempoBpm }),

@@ -1,6 +1,6 @@
-import { lengthBeats, onlyNote, secondsPerBeat } from '@inner-hum/core/exercise';
+import { lengthBeats, noteTarget, onlyNote, secondsPerBeat } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
-import { pitchTarget, type PitchTarget } from '@inner-hum/core/horn';
+import type { PitchTarget } from '@inner-hum/core/horn';
 import { InkTrack, writtenInk } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 
@@ -47,6 +47,6 @@ export function drawTake(take: TakeRecord, columns: FrameColumns): TakeDrawing {
     track,
     fromSeconds: Math.max(0, Math.min(zero, onset) - MARGIN_SECONDS),
     toSeconds: Math.max(zero + length, end) + MARGIN_SECONDS,
-    target: only && pitchTarget(only, context.hornId, context.a4Hz, context.exercise.overtones),
+    target: only && noteTarget(context.exercise, only, context.hornId, context.a4Hz),
   };
 }

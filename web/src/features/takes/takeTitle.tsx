@@ -3,8 +3,11 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import { format } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { familyName, NoteGlyph, noteText } from '../../ui/index.ts';
+import { exerciseName, NoteGlyph, noteText } from '../../ui/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
+
+/** A take that has lost what was written. */
+const NO_NAME = { family: null };
 
 const notesIn = ({ context }: TakeRecord): NoteItem[] =>
   context ? notesOf(scoreOf(context.exercise)).map(({ item }) => item) : [];
@@ -29,7 +32,7 @@ export function TakeTitle({ take, naming }: { take: TakeRecord; naming: NoteNami
     );
   return (
     <>
-      {familyName(take.context?.exercise.family ?? null, t)},{' '}
+      {exerciseName(take.context?.exercise ?? NO_NAME, t)},{' '}
       <NoteGlyph midi={first.writtenMidi} naming={naming} octave /> {t('takes.toNote')}{' '}
       <NoteGlyph midi={last.writtenMidi} naming={naming} octave />
     </>
@@ -44,6 +47,6 @@ export function takeLabel(take: TakeRecord, naming: NoteNaming, t: TFunction): s
     ? t('takes.free')
     : notes.length === 1
       ? `${noteText(first.writtenMidi, naming)}, ${marksOf(notes)}`
-      : `${familyName(take.context?.exercise.family ?? null, t)}, ${noteText(first.writtenMidi, naming)}`;
+      : `${exerciseName(take.context?.exercise ?? NO_NAME, t)}, ${noteText(first.writtenMidi, naming)}`;
   return `${what} · ${format(take.startedAt, 'd MMM, HH:mm')}`;
 }

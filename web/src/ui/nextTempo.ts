@@ -1,11 +1,3 @@
-import type { SettingsRecord } from '../../storage/index.ts';
-
-const CLICKS: SettingsRecord['click'][] = ['off', 'seen', 'heard', 'both'];
-
-export function nextClick(click: SettingsRecord['click']): SettingsRecord['click'] {
-  return CLICKS[(CLICKS.indexOf(click) + 1) % CLICKS.length];
-}
-
 const TEMPI = [
   30, 35, 40, 42, 44, 46, 48, 50, 52, 54, 56, 58, 60, 63, 66, 69, 72, 76, 80, 84, 88, 92, 96, 100, 104, 108,
   112, 116, 120, 126, 132, 138, 144, 152, 160, 168, 176, 184, 192, 200,

@@ -1,0 +1,34 @@
+import { chromatic, defineFamily, note, rest, restOf } from './family.ts';
+import { beatsOption, markOption, noteOption, tempoOption } from './options.ts';
+
+/** So many notes are one phrase. */
+const IN_A_PHRASE = 4;
+
+/** So many beats on, so many off, note after note in strict time: a clean beginning and a clean end of each. */
+export const beatsOnOff = defineFamily({
+  id: 'beatsOnOff',
+  purposes: ['start', 'hold'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, highest, 67),
+    to: noteOption(lowest, highest, 60),
+    beats: beatsOption(4, 2, 16),
+    restBeats: beatsOption(4, 1, 16),
+    from: markOption('mf'),
+    tempoBpm: tempoOption(60),
+  }),
+  write({ note: first, to, beats, restBeats, from }) {
+    const notes = chromatic(first, to);
+    const groups = Array.from({ length: Math.ceil(notes.length / IN_A_PHRASE) }, (_, i) =>
+      notes.slice(i * IN_A_PHRASE, (i + 1) * IN_A_PHRASE),
+    );
+    return {
+      rest: restOf(restBeats),
+      phrases: groups.map((group) => ({
+        items: group.flatMap((midi, i) => [
+          ...(i > 0 ? [rest(restBeats)] : []),
+          note(midi, beats, from, from, 'breath'),
+        ]),
+      })),
+    };
+  },
+});

@@ -1,0 +1,46 @@
+import { defineFamily, note, restOf, slurred } from './family.ts';
+import { beatsOption, halfStepsOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
+
+/** Hold the bottom note full, climb note by note, slur back to it each time: the same feeling everywhere. */
+export const returnToBottom = defineFamily({
+  id: 'returnToBottom',
+  purposes: ['voicing', 'line'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, Math.min(lowest + 7, highest - 1), lowest),
+    climb: halfStepsOption(12, 1, 24),
+    beats: beatsOption(4, 2, 12),
+    from: markOption('f'),
+    tempoBpm: tempoOption(60),
+    start: startOption('countIn'),
+  }),
+  write: ({ note: bottom, climb, beats, from }, { highest }) => ({
+    rest: { kind: 'asPlayed' },
+    phrases: Array.from({ length: Math.min(climb, highest - bottom) }, (_, i) => ({
+      items: [note(bottom, beats, from), slurred(bottom + i + 1, beats, from), slurred(bottom, beats, from)],
+      breath: 'one' as const,
+    })),
+  }),
+});
+
+/** Half steps over the bottom from which it is dropped: as D4, G4, Bb4, D5, G5, C6 lie over Bb3. */
+const FROM_STEPS = [4, 9, 12, 16, 21, 26];
+
+/** From the middle of anything, drop all fingers: does the bottom note speak without a change? */
+export const dropToBottom = defineFamily({
+  id: 'dropToBottom',
+  purposes: ['start', 'voicing'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, Math.min(lowest + 7, highest - FROM_STEPS[1]), lowest),
+    beats: beatsOption(4, 2, 12),
+    from: markOption('mf'),
+    tempoBpm: tempoOption(60),
+    start: startOption('playToStart'),
+  }),
+  write: ({ note: bottom, beats, from }, { highest }) => ({
+    rest: restOf(4),
+    phrases: FROM_STEPS.filter((step) => bottom + step <= highest).map((step) => ({
+      items: [note(bottom + step, beats, from), slurred(bottom, beats, from)],
+      breath: 'one',
+    })),
+  }),
+});

@@ -1,0 +1,50 @@
+import { MAJOR_KEYS } from '../keys.ts';
+import { defineFamily, note, restOf, slurred } from './family.ts';
+import { beatsOption, choiceOption, markOption, startOption, tempoOption, timesOption } from './options.ts';
+import { fullScale, scaleEnds } from './scaleRange.ts';
+
+const line = (notes: readonly number[], beats: number, mark: Parameters<typeof slurred>[2]) =>
+  notes.map((midi, i) => (i === 0 ? note(midi, beats, mark) : slurred(midi, beats, mark)));
+
+/** Each major scale past its octave to the highest note of the key on the horn, and to the lowest. */
+export const fullScales = defineFamily({
+  id: 'fullScales',
+  purposes: ['line'],
+  options: () => ({
+    key: choiceOption(['all', ...MAJOR_KEYS], 'all'),
+    beats: beatsOption(1, 1, 4),
+    from: markOption('mf'),
+    tempoBpm: tempoOption(90),
+    start: startOption('countIn'),
+  }),
+  write: ({ key, beats, from }, horn) => ({
+    rest: restOf(8),
+    phrases: (key === 'all' ? MAJOR_KEYS : [key]).map((each) => ({
+      items: line(fullScale(each, horn), beats, from),
+      key: each,
+    })),
+  }),
+});
+
+/** The ends of those scales alone: only a few are different over all keys. */
+export const scaleEndDrill = defineFamily({
+  id: 'scaleEnds',
+  purposes: ['line'],
+  options: () => ({
+    end: choiceOption(['both', 'top', 'bottom'], 'both'),
+    tries: timesOption(2, 1, 8),
+    beats: beatsOption(1, 1, 4),
+    from: markOption('mf'),
+    tempoBpm: tempoOption(90),
+    start: startOption('countIn'),
+  }),
+  write: ({ end, tries, beats, from }, horn) => ({
+    rest: restOf(4),
+    phrases: scaleEnds(horn)
+      .filter((each) => end === 'both' || each.end === end)
+      .map(({ notes, keys }) => {
+        const there = line([...notes, ...notes.slice(0, -1).toReversed()], beats, from);
+        return { items: there, repeats: tries, key: keys[0] };
+      }),
+  }),
+});

@@ -1,0 +1,85 @@
+import { DYNAMIC_MARKS, type DynamicMark } from '../dynamics.ts';
+
+/** What may be chosen of a family, with what is usual. `sounding`: a written note shown by the pitch that sounds. */
+export type Option =
+  | { kind: 'note' | 'sounding'; least: number; most: number; usual: number }
+  | {
+      kind: 'number';
+      unit: 'bpm' | 'beats' | 'times' | 'halfSteps';
+      least: number;
+      most: number;
+      step: number;
+      usual: number;
+    }
+  | { kind: 'mark'; usual: DynamicMark }
+  | { kind: 'choice'; values: readonly string[]; usual: string };
+
+/** Names of options; they stand in addresses, and each has words in the message file. */
+export type OptionName =
+  | 'note'
+  | 'to'
+  | 'low'
+  | 'high'
+  | 'tempoBpm'
+  | 'start'
+  | 'path'
+  | 'key'
+  | 'end'
+  | 'form'
+  | 'shape'
+  | 'beats'
+  | 'airBeats'
+  | 'restBeats'
+  | 'imagineBeats'
+  | 'freeBeats'
+  | 'widest'
+  | 'climb'
+  | 'bend'
+  | 'tries'
+  | 'from'
+  | 'loud';
+
+export type Options = { readonly [Name in OptionName]?: Option };
+/** What was chosen, by option; what is left out is as usual. */
+export type Choices = { readonly [Name in OptionName]?: number | string };
+
+/** Every option of a family with its value. */
+export type Chosen<Own> = {
+  readonly [Name in keyof Own]: Own[Name] extends { kind: 'mark' }
+    ? DynamicMark
+    : Own[Name] extends { kind: 'choice'; values: readonly (infer Value)[] }
+      ? Value
+      : number;
+};
+
+const between = (least: number, most: number, value: number) => Math.max(least, Math.min(most, value));
+
+/** A written note within bounds; usual outside them is brought inside. */
+export const noteOption = (least: number, most: number, usual: number) =>
+  ({ kind: 'note', least, most, usual: between(least, most, usual) }) as const;
+
+const numbers =
+  (unit: 'beats' | 'times' | 'halfSteps', step = 1) =>
+  (usual: number, least: number, most: number) =>
+    ({ kind: 'number', unit, least, most, step, usual: between(least, most, usual) }) as const;
+export const beatsOption = numbers('beats');
+export const timesOption = numbers('times');
+export const halfStepsOption = numbers('halfSteps');
+
+export const tempoOption = (usual: number, least = 30, most = 240) =>
+  ({ kind: 'number', unit: 'bpm', least, most, step: 1, usual }) as const;
+export const markOption = (usual: DynamicMark) => ({ kind: 'mark', usual }) as const;
+export const choiceOption = <const Value extends string>(values: readonly Value[], usual: Value) =>
+  ({ kind: 'choice', values, usual }) as const;
+export const startOption = (usual: 'playToStart' | 'countIn') =>
+  choiceOption(['playToStart', 'countIn'], usual);
+
+/** The value of one option: what was chosen where it can be, brought inside its bounds, else what is usual. */
+export function chosenOf(option: Option, value: unknown): number | string {
+  if (option.kind === 'mark' || option.kind === 'choice') {
+    const values: readonly string[] = option.kind === 'mark' ? DYNAMIC_MARKS : option.values;
+    return typeof value === 'string' && values.includes(value) ? value : option.usual;
+  }
+  if (typeof value !== 'number' || !Number.isFinite(value)) return option.usual;
+  return between(option.least, option.most, Math.round(value));
+}

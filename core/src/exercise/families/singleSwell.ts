@@ -1,0 +1,21 @@
+import { writtenMidi } from '../../horn/index.ts';
+import { buildSwell, SWELL_SHAPES } from '../swell.ts';
+import { defineFamily } from './family.ts';
+import { beatsOption, choiceOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
+
+/** One note, one breath, one hairpin, like a volume knob. */
+export const singleSwell = defineFamily({
+  id: 'swell',
+  purposes: ['swell'],
+  options: ({ lowest, highest }) => ({
+    note: noteOption(lowest, highest, 67),
+    shape: choiceOption(SWELL_SHAPES, 'growFade'),
+    beats: beatsOption(8, 2, 32),
+    from: markOption('pp'),
+    loud: markOption('ff'),
+    tempoBpm: tempoOption(60),
+    start: startOption('playToStart'),
+  }),
+  write: ({ note, from, loud, ...rest }) =>
+    buildSwell({ ...rest, note: writtenMidi(note), soft: from, loud }),
+});

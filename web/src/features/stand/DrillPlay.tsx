@@ -1,0 +1,78 @@
+import {
+  playedPhrases,
+  restAfter,
+  type Choices,
+  type Exercise,
+  type Family,
+  type Options,
+} from '@inner-hum/core/exercise';
+import type { Horn } from '@inner-hum/core/horn';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate, useSearchParams } from 'react-router';
+import { drillAddress, readDrill, shelfAddress, type SessionSetup } from '../../session/index.ts';
+import { familyName } from '../../ui/index.ts';
+import { DrillControls } from './DrillControls.tsx';
+import { ExerciseView } from './ExerciseView.tsx';
+import { useBreathBudget } from './useBreathBudget.ts';
+import { useExercise } from './useExercise.ts';
+
+interface DrillPlayProps {
+  setup: SessionSetup;
+  family: Family;
+  horn: Horn;
+  options: Options;
+}
+
+/** A drill played phrase by phrase. What was chosen is in the address. */
+export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const [search] = useSearchParams();
+  const { settings } = setup;
+  const { lowest, highest } = horn;
+  // The horn is made anew on every drawing; what counts of it is compared.
+  const [choices, exercise] = useMemo(() => {
+    const read = readDrill(search, family, horn);
+    return [read, family.build(horn, read)] as const;
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [search, family, horn.id, lowest, highest]);
+  const play = useExercise(setup, exercise, drillAddress(family, horn, choices));
+  const budget = useBreathBudget(exercise, settings.source);
+  const go = (change: Choices) =>
+    void navigate(drillAddress(family, horn, { ...choices, ...change }), { replace: true });
+  const name = familyName(family.id, t);
+  const { round } = play;
+  return (
+    <ExerciseView
+      setup={setup}
+      play={play}
+      title={name}
+      aside={t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: exercise.tempoBpm })}
+      label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
+      controls={
+        <DrillControls
+          family={family}
+          options={options}
+          choices={choices}
+          exercise={exercise}
+          settings={settings}
+          phase={play.phase}
+          paused={round.paused}
+          waits={round.paused && waitsBefore(exercise, round.index)}
+          budget={budget}
+          offerCalibration={!setup.calibrated}
+          shelfAddress={shelfAddress(family, horn, choices)}
+          onChange={go}
+          onPrimary={play.onPrimary}
+        />
+      }
+    />
+  );
+}
+
+/** Whether the player decides when this phrase comes. */
+export function waitsBefore(exercise: Exercise, index: number): boolean {
+  const before = playedPhrases(exercise).at(index - 1);
+  return index > 0 && before !== undefined && restAfter(exercise, before).kind === 'wait';
+}
