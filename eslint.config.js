@@ -30,15 +30,16 @@ const coreMay = {
   standin: ['exercise', 'horn', 'signal'],
   formats: ['judge', 'hearing', 'exercise', 'horn', 'signal'],
 };
-const webFolders = ['app', 'features', 'session', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
+const webFolders = ['app', 'features', 'session', 'engraving', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
 const webMay = {
   ui: [],
   ribbon: [],
+  engraving: ['ribbon', 'ui'],
   audio: [],
   storage: [],
   workers: ['storage'],
   session: ['ui', 'storage', 'audio', 'workers'],
-  features: ['session', 'ribbon', 'ui', 'storage', 'audio', 'workers'],
+  features: ['session', 'engraving', 'ribbon', 'ui', 'storage', 'audio', 'workers'],
   app: webFolders,
 };
 

@@ -8,7 +8,14 @@ import { startI18n } from './app/i18n.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
 import { createSessionController, troubleCame } from './session/index.ts';
-import { openStorage, purgeDeleted, storeRound, storeTake, unfinishedTakes } from './storage/index.ts';
+import {
+  openStorage,
+  purgeDeleted,
+  purgeOwnExercises,
+  storeRound,
+  storeTake,
+  unfinishedTakes,
+} from './storage/index.ts';
 import { startSessionWorker } from './workers/index.ts';
 
 const storageKind = await openStorage(databaseName);
@@ -25,6 +32,7 @@ async function finishTakes() {
 async function tidyUp() {
   await finishTakes();
   await purgeDeleted(Date.now());
+  await purgeOwnExercises(Date.now());
   await navigator.storage?.persist?.();
 }
 

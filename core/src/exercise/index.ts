@@ -1,5 +1,6 @@
 // The exercise language: what to play, in written notes, beats and dynamic marks. One builder file a family.
 // It knows horns and beats, never sound: hearing and judging are elsewhere.
+export { ATTACKS } from './exercise.ts';
 export type {
   AirItem,
   Attack,
@@ -16,7 +17,7 @@ export type {
   RestRule,
   StartMode,
 } from './exercise.ts';
-export { parseExercise } from './validate.ts';
+export { MOST_BEATS, MOST_ITEMS, MOST_NAME, MOST_PHRASES, parseExercise } from './validate.ts';
 export {
   lengthBeats,
   notesOf,
@@ -27,6 +28,7 @@ export {
   restAfter,
   restBeats,
   scoreOf,
+  waitsBefore,
   type TimedItem,
 } from './score.ts';
 export { DYNAMIC_MARKS, markFraction, type DynamicMark } from './dynamics.ts';
@@ -37,7 +39,14 @@ export {
   nearestMark,
   type DynamicScale,
 } from './dynamics.ts';
-export { buildSwell, shapeOf, SWELL_SHAPES, type SwellShape, type SwellRequest } from './swell.ts';
+export {
+  buildSwell,
+  shapedDynamics,
+  shapeOf,
+  SWELL_SHAPES,
+  type SwellShape,
+  type SwellRequest,
+} from './swell.ts';
 export {
   completeChoices,
   FAMILIES,
@@ -53,6 +62,10 @@ export {
   type Purpose,
   type ScaleEnd,
 } from './families/index.ts';
+export { barsOf, type NoteValue, type WrittenPart } from './bars.ts';
+export { movedTo, painted, transposed, withLength, type BrushPoint } from './edit.ts';
+export { newExercise } from './newExercise.ts';
+export { problemsOf, type Problem } from './problems.ts';
 export { CAUTIONS, cautionsOf, type Caution } from './cautions.ts';
 export { allNotes, extentOf, type Extent } from './extent.ts';
 export { isInKey, MAJOR_KEYS, spellNote, type MajorKey, type SpelledNote } from './keys.ts';
@@ -65,4 +78,4 @@ export {
   secondsPerBeat,
 } from './target.ts';
 export { noteTarget } from './noteTarget.ts';
-export { wantedBySeconds, writtenMarks, writtenNotes, type WrittenNote } from './written.ts';
+export { bendBySeconds, wantedBySeconds, writtenMarks, writtenNotes, type WrittenNote } from './written.ts';

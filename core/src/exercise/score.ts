@@ -39,6 +39,12 @@ export function restAfter({ rest }: Pick<Exercise, 'rest'>, phrase: Pick<Phrase,
   return phrase.rest ?? rest;
 }
 
+/** Whether the player decides when the phrase of this place in the playing order comes. */
+export function waitsBefore(exercise: Exercise, index: number): boolean {
+  const before = index > 0 ? playedPhrases(exercise).at(index - 1) : undefined;
+  return before !== undefined && restAfter(exercise, before).kind === 'wait';
+}
+
 /** Beats of rest after a phrase; 0 where the player decides. */
 export function restBeats(exercise: Pick<Exercise, 'rest'>, phrase: Phrase): number {
   const rest = restAfter(exercise, phrase);

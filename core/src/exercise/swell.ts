@@ -18,7 +18,14 @@ export interface SwellRequest {
   loud?: DynamicMark;
 }
 
-function dynamicsOf({ shape, beats, soft = 'pp', loud = 'ff' }: SwellRequest): DynamicPoint[] {
+/** A shape of loudness over so many beats; a steady one at `loud`, mf where nothing is asked for. */
+export function shapedDynamics({
+  shape,
+  beats,
+  soft = 'pp',
+  loud,
+}: Pick<SwellRequest, 'shape' | 'beats' | 'soft' | 'loud'>): DynamicPoint[] {
+  const top = loud ?? 'ff';
   const ends = (from: DynamicMark, to: DynamicMark) => [
     { beat: 0, mark: from },
     { beat: beats, mark: to },
@@ -27,22 +34,22 @@ function dynamicsOf({ shape, beats, soft = 'pp', loud = 'ff' }: SwellRequest): D
     case 'growFade':
       return [
         { beat: 0, mark: soft },
-        { beat: beats / 2, mark: loud },
+        { beat: beats / 2, mark: top },
         { beat: beats, mark: soft },
       ];
     case 'fade':
-      return ends(loud, soft);
+      return ends(top, soft);
     case 'grow':
-      return ends(soft, loud);
+      return ends(soft, top);
     case 'steady':
-      return ends('mf', 'mf');
+      return ends(loud ?? 'mf', loud ?? 'mf');
   }
 }
 
 /** The single swell: one note, one breath, one hairpin. Throws `exercise-invalid`. */
 export function buildSwell(request: SwellRequest): Exercise {
   const { note, beats, tempoBpm, start } = request;
-  const item = { kind: 'note', writtenMidi: note, lengthBeats: beats, dynamics: dynamicsOf(request) };
+  const item = { kind: 'note', writtenMidi: note, lengthBeats: beats, dynamics: shapedDynamics(request) };
   return parseExercise({
     version: 2,
     family: 'swell',

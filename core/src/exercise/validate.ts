@@ -13,14 +13,16 @@ import {
 import { MAJOR_KEYS } from './keys.ts';
 import { upgradeExercise } from './upgrade.ts';
 
-const MOST_BEATS = 64;
-const MOST_ITEMS = 200;
+export const MOST_BEATS = 64;
+export const MOST_ITEMS = 200;
 /** An octave either way is more than anyone bends. */
 const MOST_BEND_CENTS = 1200;
+/** Turns of loudness in one note. */
+export const MOST_POINTS = 16;
 const MOST_LETTERS = 12;
-const MOST_NAME = 60;
+export const MOST_NAME = 60;
 /** A whole round through every note and octave has about this many. */
-const MOST_PHRASES = 120;
+export const MOST_PHRASES = 120;
 
 const midi = yup.number().integer().min(40).max(110);
 const lengthBeats = yup.number().required().min(0.25).max(MOST_BEATS);
@@ -35,7 +37,7 @@ const pointSchema = yup
 const dynamicsSchema = yup
   .array(pointSchema)
   .min(2)
-  .max(16)
+  .max(MOST_POINTS)
   .test('span', '${path} must rise from beat 0 to the length of the note', (points, { parent }) => {
     if (points === undefined) return true;
     const beats = points.map(({ beat }) => beat);

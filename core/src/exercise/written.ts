@@ -3,7 +3,7 @@ import type { DynamicMark } from './dynamics.ts';
 import type { Exercise, NoteItem } from './exercise.ts';
 import { noteTarget } from './noteTarget.ts';
 import { notesOf, scoreOf } from './score.ts';
-import { secondsPerBeat, wantedAtBeat } from './target.ts';
+import { centsAtBeat, secondsPerBeat, wantedAtBeat } from './target.ts';
 
 /** A mark that holds longer than this is worth writing at both ends. */
 const FAR_SECONDS = 0.5;
@@ -31,6 +31,19 @@ export function wantedBySeconds(exercise: Exercise): (seconds: number) => number
   const score = scoreOf(exercise);
   const beat = secondsPerBeat(exercise);
   return (seconds) => wantedAtBeat(score, seconds / beat);
+}
+
+/** Written bend in cents by seconds from beat 0, 0 where none is written; null where no note of the exercise is bent. */
+export function bendBySeconds(exercise: Exercise): ((seconds: number) => number) | null {
+  const score = notesOf(scoreOf(exercise)).filter(({ item }) => item.bend);
+  const beat = secondsPerBeat(exercise);
+  if (score.length === 0) return null;
+  return (seconds) => {
+    const at = score.find(
+      ({ startBeat, endBeat }) => seconds >= startBeat * beat && seconds <= endBeat * beat,
+    );
+    return at?.item.bend ? centsAtBeat(at.item.bend, seconds / beat - at.startBeat) : 0;
+  };
 }
 
 /** The dynamic marks of an exercise by seconds from beat 0; where a mark only goes on it is not written again. */

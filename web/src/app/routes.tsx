@@ -13,6 +13,7 @@ export const router = createBrowserRouter([
     children: [
       { path: 'reading', lazy: () => import('../features/reading/ReadingRoom.tsx') },
       { path: 'welcome', lazy: () => import('../features/welcome/WelcomeRoom.tsx') },
+      { path: 'shelf/sheet', lazy: () => import('../features/sheet/SheetRoom.tsx') },
       {
         element: <Shell />,
         children: [
@@ -20,9 +21,13 @@ export const router = createBrowserRouter([
           { path: 'stand', lazy: () => import('../features/stand/FreeDeskRoom.tsx') },
           { path: 'stand/swell', lazy: () => import('../features/stand/SwellRoom.tsx') },
           { path: 'stand/drill/:familyId', lazy: () => import('../features/stand/DrillRoom.tsx') },
+          { path: 'stand/own/:exerciseId', lazy: () => import('../features/stand/OwnRoom.tsx') },
           { path: 'takes', lazy: () => import('../features/takes/TakesRoom.tsx') },
           { path: 'takes/round/:roundId', lazy: () => import('../features/takes/RoundRoom.tsx') },
           { path: 'takes/:takeId', lazy: () => import('../features/takes/TakeRoom.tsx') },
+          { path: 'shelf', lazy: () => import('../features/shelf/ShelfRoom.tsx') },
+          { path: 'shelf/family/:familyId', lazy: () => import('../features/shelf/FamilyRoom.tsx') },
+          { path: 'shelf/own/:exerciseId', lazy: () => import('../features/builder/BuilderRoom.tsx') },
           { path: 'case', lazy: () => import('../features/case/CaseRoom.tsx') },
           { path: 'case/calibrate', lazy: () => import('../features/case/CalibrateRoom.tsx') },
           { path: '*', element: <Navigate to="/stand" replace /> },

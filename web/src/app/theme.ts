@@ -16,6 +16,15 @@ const globalCss: Record<string, SystemStyleObject> = {
   '.ribbon-frame': { position: 'relative', width: '100%' },
   '.ribbon-canvas': { display: 'block', width: '100%' },
   '.ribbon-layer': { position: 'absolute', insetInlineStart: 0, top: 0 },
+  // On paper everything is black on white, and a line of music is never cut.
+  '.on-paper': { bg: 'sheet', color: 'print', px: '9', py: '8', width: 'fit-content', maxWidth: '100%' },
+  '.engraving svg': { display: 'block', breakInside: 'avoid', maxWidth: '100%' },
+  '.keep-together': { breakInside: 'avoid', breakAfter: 'avoid' },
+  '@media print': {
+    html: { bg: 'sheet' },
+    '.off-paper': { display: 'none' },
+    '.on-paper, .printed-page': { padding: '0', overflow: 'visible' },
+  },
   '@media (prefers-reduced-motion: reduce)': {
     '& *': { animation: 'none !important', transition: 'none !important' },
   },
@@ -48,6 +57,8 @@ const config = defineConfig({
         deskName: plain('300px'),
         column: plain('280px'),
         page: plain('1080px'),
+        wide: plain('1400px'),
+        phrases: plain('200px'),
         chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),
@@ -83,6 +94,8 @@ const config = defineConfig({
         cane: theme('#EFE2C4', '#3A2F22'),
         copper: theme('#A83F19', '#EE8150'),
         line: theme('#D9CFBD', '#3B3340'),
+        sheet: plain('#FFFFFF'),
+        print: plain('#000000'),
         edge: theme('#8C8189', '#7A6F7C'),
       },
     },

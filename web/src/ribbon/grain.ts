@@ -41,7 +41,10 @@ export function paintGrain(
       const across = 0.92 * (2 * ((lane + cellNoise(cell, lane, 2)) / (small ? 4 : LANES)) - 1);
       for (let i = start; i <= end && i < ink.count && ink.kind[i] === INK; i += 2) {
         const x = layout.xAt(i * FRAME_SECONDS);
-        const y = layout.yAt(ink.calm(ink.cents, i)) + across * layout.halfAt(ink.calm(ink.loudness, i));
+        const y =
+          layout.yAt(ink.calm(ink.cents, i)) +
+          layout.dropAt(ink.bend[i]) +
+          across * layout.halfAt(ink.calm(ink.loudness, i));
         if (i === start) ctx.moveTo(x, y);
         else ctx.lineTo(x, y);
       }

@@ -14,3 +14,5 @@ export { useRibbonPalette } from './useRibbonPalette.ts';
 export { everyFrame } from './everyFrame.ts';
 export { fitCanvas } from './fitCanvas.ts';
 export { useElementWidth } from './useElementWidth.ts';
+export { RibbonScore } from './RibbonScore.tsx';
+export { loudnessAt, scoreLayout } from './scoreLayout.ts';

@@ -7,6 +7,8 @@ import { partialOf } from '@inner-hum/core/tone';
 export interface InkNote extends PitchTarget {
   fromSeconds: number;
   toSeconds: number;
+  /** Bent with one fingering: on its way it is no slip. */
+  isBent?: boolean;
 }
 
 /** What frames are drawn against. Without notes the nearest one is the rule (free desk). */
@@ -16,6 +18,8 @@ export interface InkSetting {
   notes: readonly InkNote[] | null;
   /** Written loudness (0-1 on the scale) at a time of the take; null where nothing is written. */
   wantedAt(seconds: number): number | null;
+  /** Cents by which the rule itself is bent at a time of the take; absent or null: it is straight. */
+  bendAt?: ((seconds: number) => number) | null;
 }
 
 export const NO_INK = 0;
@@ -29,6 +33,8 @@ const LEAP_CENTS = 30;
 /** A note that comes early or late is still that note. */
 const SLACK_SECONDS = 0.6;
 const AWAY_CENTS = 15;
+/** Farther from a written bend it is no try at it. */
+const MOST_OFF_BEND_CENTS = 900;
 const CLEAR_BREATH_DB = -28;
 const AIRY_BREATH_DB = -4;
 
@@ -48,6 +54,8 @@ export class InkTrack {
   expected = new Uint8Array(0);
   /** Written loudness; NaN where nothing is written. */
   wanted = new Float32Array(0);
+  /** Cents by which the rule is bent here; deviations count from it. */
+  bend = new Float32Array(0);
 
   private readonly setting: InkSetting;
 
@@ -79,10 +87,11 @@ export class InkTrack {
   }
 
   private read(track: FrameTrack, i: number): void {
-    const { scale, a4Hz, wantedAt } = this.setting;
+    const { scale, a4Hz, wantedAt, bendAt } = this.setting;
     const f0Hz = columnValue(track.columns.f0Hz, i);
     this.loudness[i] = fractionAtLevel(track.columns.levelDb[i], scale);
     this.wanted[i] = wantedAt(i * FRAME_SECONDS) ?? Number.NaN;
+    this.bend[i] = bendAt?.(i * FRAME_SECONDS) ?? 0;
     this.kind[i] = NO_INK;
     if (f0Hz === null || track.columns.clarity[i] < LEAST_CLARITY || this.loudness[i] < -0.2) return;
     const breathDb = columnValue(track.columns.breathDb, i) ?? CLEAR_BREATH_DB;
@@ -97,6 +106,11 @@ export class InkTrack {
       return;
     }
     this.expected[i] = note.partial;
+    if (note.isBent) {
+      this.cents[i] = centsBetween(f0Hz, note.targetHz) - this.bend[i];
+      if (Math.abs(this.cents[i]) > MOST_OFF_BEND_CENTS) this.kind[i] = NO_INK;
+      return;
+    }
     const partial = partialOf(f0Hz, note.tubeHz);
     if (partial !== null && partial !== note.partial) {
       this.kind[i] = STRAY;
@@ -143,6 +157,7 @@ export class InkTrack {
     this.expected = grow(this.expected, new Uint8Array(capacity));
     this.loudness = grow(this.loudness, new Float32Array(capacity));
     this.breath = grow(this.breath, new Float32Array(capacity));
+    this.bend = grow(this.bend, new Float32Array(capacity));
     this.wanted = grow(this.wanted, new Float32Array(capacity));
   }
 }

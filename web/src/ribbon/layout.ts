@@ -14,6 +14,8 @@ export interface RibbonLayout {
   xAt(seconds: number): number;
   /** Height of a deviation; held at the edge of the drawing beyond about 60 cents. */
   yAt(cents: number): number;
+  /** How far down the rule goes where it is bent by so many cents: a scale of its own, an octave fills a third of the height. */
+  dropAt(bendCents: number): number;
   /** Half the thickness of a loudness (0 ppp - 1 fff). */
   halfAt(loudness: number): number;
 }
@@ -49,6 +51,7 @@ export function createLayout(request: LayoutRequest): RibbonLayout {
     spinePx: small ? 1.4 : Math.max(4, Math.min(7, height * 0.016)),
     xAt: (seconds) => left + (seconds - fromSeconds) * pxPerSecond,
     yAt: (cents) => ruleY - Math.max(-MAX_CENTS, Math.min(MAX_CENTS, cents)) * pxPerCent,
+    dropAt: (bendCents) => (-bendCents / 1200) * height * 0.33,
     halfAt: (loudness) => halfLeast + Math.max(0, Math.min(1.12, loudness)) * (halfMost - halfLeast),
   };
 }

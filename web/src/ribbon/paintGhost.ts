@@ -1,5 +1,6 @@
 import { FRAME_SECONDS } from '@inner-hum/core/hearing';
 import { INK, type InkTrack } from './inkTrack.ts';
+import { inkY } from './paintInk.ts';
 import type { RibbonLayout } from './layout.ts';
 import type { RibbonPalette } from './palette.ts';
 
@@ -27,7 +28,7 @@ export function paintGhost(
       }
       const x = layout.xAt(atSeconds(i * FRAME_SECONDS));
       const half = side === 0 ? 0 : layout.halfAt(ghost.calm(ghost.loudness, i));
-      const y = layout.yAt(ghost.calm(ghost.cents, i)) + side * half;
+      const y = inkY(ghost, layout, i) + side * half;
       if (open) path.lineTo(x, y);
       else path.moveTo(x, y);
       open = true;

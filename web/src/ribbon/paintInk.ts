@@ -37,10 +37,15 @@ export function inkRuns(ink: InkTrack, from: number, to: number): Run[] {
   return runs;
 }
 
+/** Y of a frame's deviation from its rule, straight or bent. */
+export function inkY(ink: InkTrack, layout: RibbonLayout, i: number): number {
+  return layout.yAt(ink.calm(ink.cents, i)) + layout.dropAt(ink.bend[i]);
+}
+
 /** Y of the spine at a frame; stray ink is lifted off the ribbon, upwards for a higher partial. */
 function spineY(ink: InkTrack, layout: RibbonLayout, i: number): number {
   const cents = ink.calm(ink.cents, i);
-  if (ink.kind[i] !== STRAY) return layout.yAt(cents);
+  if (ink.kind[i] !== STRAY) return inkY(ink, layout, i);
   const away = ink.partial[i] > ink.expected[i] ? -1 : 1;
   return layout.ruleY + away * STRAY_LIFT * layout.height - (layout.ruleY - layout.yAt(cents)) * 0.3;
 }
@@ -172,7 +177,7 @@ function paintWanted(
         open = false;
         continue;
       }
-      const y = layout.yAt(ink.calm(ink.cents, i)) + side * (layout.halfAt(ink.wanted[i]) + 2);
+      const y = inkY(ink, layout, i) + side * (layout.halfAt(ink.wanted[i]) + 2);
       if (open) ctx.lineTo(xs(i), y);
       else ctx.moveTo(xs(i), y);
       open = true;

@@ -10,12 +10,16 @@ export interface RuleLabels {
   font: string;
 }
 
+const secondsAt = (layout: RibbonLayout, x: number) =>
+  layout.fromSeconds + (x - layout.left) / layout.pxPerSecond;
+
 /** The rule, and dotted lines every 20 cents with their meaning at the right edge. */
 export function paintRules(
   ctx: CanvasRenderingContext2D,
   layout: RibbonLayout,
   palette: RibbonPalette,
   labels: RuleLabels | null,
+  bendAt: ((seconds: number) => number) | null = null,
 ): void {
   ctx.save();
   ctx.strokeStyle = palette.line;
@@ -32,8 +36,8 @@ export function paintRules(
   ctx.strokeStyle = palette.brass;
   ctx.globalAlpha = 0.7;
   ctx.beginPath();
-  ctx.moveTo(layout.left, layout.ruleY);
-  ctx.lineTo(layout.right, layout.ruleY);
+  for (let x = layout.left; x <= layout.right; x += bendAt ? 3 : layout.right - layout.left)
+    ctx.lineTo(x, layout.ruleY + layout.dropAt(bendAt?.(secondsAt(layout, x)) ?? 0));
   ctx.stroke();
   ctx.globalAlpha = 1;
   if (labels) {
@@ -65,6 +69,7 @@ export function paintOutlineAhead(
   fromSeconds: number,
   stretches: readonly OutlineStretch[],
   wantedAt: (seconds: number) => number | null,
+  bendAt: ((seconds: number) => number) | null = null,
 ): void {
   for (const stretch of stretches)
     paintStretch(
@@ -74,6 +79,7 @@ export function paintOutlineAhead(
       Math.max(fromSeconds, stretch.fromSeconds),
       stretch.toSeconds,
       wantedAt,
+      bendAt,
     );
 }
 
@@ -95,6 +101,7 @@ function paintStretch(
   fromSeconds: number,
   toSeconds: number,
   wantedAt: (seconds: number) => number | null,
+  bendAt: ((seconds: number) => number) | null,
 ): void {
   const left = Math.max(layout.left, layout.xAt(fromSeconds));
   const right = Math.min(layout.right, layout.xAt(toSeconds));
@@ -102,13 +109,17 @@ function paintStretch(
   const points = 80;
   const at = (i: number) => {
     const x = left + ((right - left) * i) / points;
-    const seconds = layout.fromSeconds + (x - layout.left) / layout.pxPerSecond;
-    return { x, half: layout.halfAt(wantedAt(Math.max(fromSeconds, Math.min(seconds, toSeconds))) ?? 0) + 2 };
+    const seconds = secondsAt(layout, x);
+    return {
+      x,
+      y: layout.ruleY + layout.dropAt(bendAt?.(seconds) ?? 0),
+      half: layout.halfAt(wantedAt(Math.max(fromSeconds, Math.min(seconds, toSeconds))) ?? 0) + 2,
+    };
   };
   const corners = Array.from({ length: points + 1 }, (_, i) => at(i));
   ctx.beginPath();
-  for (const { x, half } of corners) ctx.lineTo(x, layout.ruleY - half);
-  for (const { x, half } of corners.toReversed()) ctx.lineTo(x, layout.ruleY + half);
+  for (const { x, y, half } of corners) ctx.lineTo(x, y - half);
+  for (const { x, y, half } of corners.toReversed()) ctx.lineTo(x, y + half);
   ctx.closePath();
   ctx.fillStyle = palette.cane;
   ctx.fill();
@@ -116,6 +127,30 @@ function paintStretch(
   ctx.lineWidth = 2.2;
   ctx.lineJoin = 'round';
   ctx.stroke();
+}
+
+/** Heights of the streaks of bare air, as shares of the height. */
+const AIR_LINES = [-0.16, -0.08, 0, 0.08, 0.16];
+
+/** Bare air: streaks without ink, as the grain of a tone that is all breath. */
+export function paintAir(
+  ctx: CanvasRenderingContext2D,
+  layout: RibbonLayout,
+  palette: RibbonPalette,
+  stretches: readonly OutlineStretch[],
+): void {
+  ctx.save();
+  ctx.strokeStyle = palette.brass;
+  ctx.lineWidth = 1;
+  for (const { fromSeconds, toSeconds } of stretches)
+    AIR_LINES.forEach((share, i) => {
+      ctx.setLineDash(i % 2 === 0 ? [9, 4] : [5, 6]);
+      ctx.beginPath();
+      ctx.moveTo(layout.xAt(fromSeconds), layout.ruleY + share * layout.height);
+      ctx.lineTo(layout.xAt(toSeconds), layout.ruleY + share * layout.height);
+      ctx.stroke();
+    });
+  ctx.restore();
 }
 
 const MARK_GAP_PX = 6;

@@ -6,6 +6,7 @@ export { SessionProvider, useSession } from './SessionProvider.tsx';
 export * from './sessionSlice.ts';
 export { useSetup, type SessionSetup } from './setup.ts';
 export { saveTake } from './saveTake.ts';
+export { saveExercises } from './saveExercises.ts';
 export { Troubles } from './Troubles.tsx';
 export { readSwell, swellSearch } from './swellRequest.ts';
 export { drillAddress, playersHorn, readDrill, shelfAddress } from './drillRequest.ts';

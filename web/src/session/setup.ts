@@ -15,11 +15,15 @@ export interface SessionSetup {
   calibrated: boolean;
 }
 
-/** The set-up as stored now; null while it is being read. The stand-in plays on a scale of its own. */
-export function useSetup(): SessionSetup | null {
+/**
+ * The set-up as stored now; null while it is being read. The stand-in plays on a scale of its own. `source`: who plays this
+ * time, whatever is stored.
+ */
+export function useSetup(source: SettingsRecord['source'] | null = null): SessionSetup | null {
   return (
     useLiveQuery(async (): Promise<SessionSetup> => {
-      const settings = await readSettings();
+      const stored = await readSettings();
+      const settings = source ? { ...stored, source } : stored;
       const profile = PROFILES[settings.profileId as ProfileId] ?? PROFILES.goodDay;
       if (settings.source === 'standIn')
         return {
@@ -39,6 +43,6 @@ export function useSetup(): SessionSetup | null {
         roundTripSeconds: calibration?.roundTripSeconds ?? null,
         calibrated: calibration !== null,
       };
-    }) ?? null
+    }, [source]) ?? null
   );
 }

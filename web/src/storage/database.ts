@@ -4,6 +4,7 @@ import type {
   CalibrationRecord,
   ChunkRecord,
   FramesRecord,
+  OwnExercise,
   RoundRecord,
   SettingsRecord,
   TakeRecord,
@@ -17,6 +18,7 @@ class InnerHumDatabase extends Dexie {
   settings!: Table<SettingsRecord, string>;
   calibrations!: Table<CalibrationRecord, string>;
   rounds!: Table<RoundRecord, string>;
+  exercises!: Table<OwnExercise, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -39,6 +41,7 @@ class InnerHumDatabase extends Dexie {
     this.version(4)
       .stores({ takes: 'id, state, startedAt, roundId', rounds: 'id, startedAt' })
       .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveItems));
+    this.version(5).stores({ exercises: 'id, createdAt' });
   }
 }
 

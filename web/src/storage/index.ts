@@ -3,6 +3,7 @@ export { openDatabase, openStorage, database, type StorageKind } from './databas
 export type {
   CalibrationRecord,
   DroneSettings,
+  OwnExercise,
   RoundRecord,
   SettingsRecord,
   StandKeys,
@@ -14,3 +15,4 @@ export * from './journal.ts';
 export * from './takes.ts';
 export * from './settings.ts';
 export * from './rounds.ts';
+export * from './ownExercises.ts';

@@ -44,6 +44,15 @@ export interface RoundRecord {
   address: string;
 }
 
+/** An exercise of the player's own, as it is being written: it may not be playable yet. */
+export interface OwnExercise {
+  id: string;
+  exercise: Exercise;
+  createdAt: number;
+  changedAt: number;
+  deletedAt: number | null;
+}
+
 /** Part of a take's sound; parts are numbered from 0 without holes. */
 export interface ChunkRecord {
   takeId: string;

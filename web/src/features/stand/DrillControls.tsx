@@ -7,6 +7,7 @@ import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionLink, OptionFields } from '../../ui/index.ts';
 import { BudgetLine } from './BudgetLine.tsx';
 import { StartLine } from './StartLine.tsx';
+import { WaitsLine } from './WaitsLine.tsx';
 
 /** What one changes with the horn in the hand; everything else is chosen on the Shelf. */
 const AT_THE_STAND: readonly OptionName[] = [
@@ -54,11 +55,7 @@ export function DrillControls(props: DrillControlsProps) {
           offerCalibration={props.offerCalibration}
           onPrimary={props.onPrimary}
         />
-        {waits && (
-          <Box fontFamily="heading" fontSize="large" maxW="prose" pt="2" role="status">
-            {t('drill.waits')}
-          </Box>
-        )}
+        {waits && <WaitsLine />}
         <BudgetLine exercise={exercise} budget={budget} onTake={(tempoBpm) => props.onChange({ tempoBpm })} />
       </Flex>
       <Flex columnGap={{ base: '5', md: '7' }} rowGap="3" wrap="wrap" alignItems="flex-start">

@@ -1,11 +1,4 @@
-import {
-  playedPhrases,
-  restAfter,
-  type Choices,
-  type Exercise,
-  type Family,
-  type Options,
-} from '@inner-hum/core/exercise';
+import { waitsBefore, type Choices, type Family, type Options } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -37,7 +30,7 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
     return [read, family.build(horn, read)] as const;
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [search, family, horn.id, lowest, highest]);
-  const play = useExercise(setup, exercise, drillAddress(family, horn, choices));
+  const play = useExercise(setup, exercise, drillAddress(family, horn, choices), '/shelf');
   const budget = useBreathBudget(exercise, settings.source);
   const go = (change: Choices) =>
     void navigate(drillAddress(family, horn, { ...choices, ...change }), { replace: true });
@@ -69,10 +62,4 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
       }
     />
   );
-}
-
-/** Whether the player decides when this phrase comes. */
-export function waitsBefore(exercise: Exercise, index: number): boolean {
-  const before = playedPhrases(exercise).at(index - 1);
-  return index > 0 && before !== undefined && restAfter(exercise, before).kind === 'wait';
 }

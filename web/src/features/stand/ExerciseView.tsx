@@ -79,7 +79,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
             {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}
             {settings.singleKeys && <Key>{settings.keys.drone}</Key>}
           </ActionButton>
-          <ActionLink look="plain" to="/stand">
+          <ActionLink look="plain" to={play.leaveTo}>
             {t('swell.leave')} <Key>esc</Key>
           </ActionLink>
         </Flex>

@@ -1,4 +1,5 @@
 import {
+  bendBySeconds,
   lengthBeats,
   scoreOf,
   secondsPerBeat,
@@ -87,6 +88,7 @@ export function LivePage(props: LivePageProps) {
       toSeconds: length + 0.3 * beat,
     });
     const wantedAt = wantedBySeconds(exercise);
+    const bendAt = bendBySeconds(exercise);
     const strayLabel = (partial: number) => t('ribbon.partial', { partial });
     const marks = writtenMarks(exercise);
     const labels = narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT };
@@ -124,12 +126,12 @@ export function LivePage(props: LivePageProps) {
         }
       }
       back.clearRect(0, 0, width, height);
-      paintRules(back, page, palette, labels);
+      paintRules(back, page, palette, labels, bendAt);
       if (ink && strays.length > 0)
         paintStrayLabels(back, ink, strays, inTake(zero), palette, strayLabel, LABEL_FONT);
       const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
       if (phase !== 'ended')
-        paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, stretches, wantedAt);
+        paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, stretches, wantedAt, bendAt);
       if (score.length > 1) {
         const names = score.flatMap(({ item, startBeat, endBeat }) => {
           const isNow = phase === 'playing' && now >= startBeat * beat && now < endBeat * beat;

@@ -2,9 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { SWELL_SHAPES, type Exercise, type SwellRequest } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { Choice, nextTempo, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { Choice, HairpinIcon, nextTempo, NoteGlyph, NumberField } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { HairpinIcon } from './HairpinIcon.tsx';
 import { type SessionPhase } from '../../session/index.ts';
 import { StartLine } from './StartLine.tsx';
 

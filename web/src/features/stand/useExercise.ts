@@ -12,7 +12,12 @@ import { useStandKeys } from './useStandKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 
 /** Everything that playing an exercise on the Stand is: armed while the room is open, its keys, its end. */
-export function useExercise(setup: SessionSetup | null, exercise: Exercise, address: string) {
+export function useExercise(
+  setup: SessionSetup | null,
+  exercise: Exercise,
+  address: string,
+  leaveTo = '/stand',
+) {
   const session = useSession();
   const navigate = useNavigate();
   const { phase, takeId, round } = useSelector((state: SessionStore) => state.session);
@@ -58,7 +63,7 @@ export function useExercise(setup: SessionSetup | null, exercise: Exercise, addr
   const actions = {
     start: primary,
     again: () => void session.again(),
-    leave: () => void navigate('/stand'),
+    leave: () => void navigate(leaveTo),
     watch: () => void changeSettings({ eyes: 'watch' }),
     blind: () => void changeSettings({ eyes: 'blind' }),
     click: cycle,
@@ -77,6 +82,7 @@ export function useExercise(setup: SessionSetup | null, exercise: Exercise, addr
   return {
     phase,
     round,
+    leaveTo,
     exercise,
     /** The phrase that is played or was just played. */
     phrase: shown,

@@ -1,0 +1,4 @@
+// Engraving: exercises as printed music, for the Shelf, the builder and the printed sheet. It draws what is written and
+// knows nothing of playing. The engraver itself is loaded when it is first needed.
+export { Engraving, type EngravedPhrase } from './Engraving.tsx';
+export { phrasesOf } from './phrasesOf.ts';

@@ -1,0 +1,23 @@
+import type { NoteNaming } from '@inner-hum/core/horn';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { shortNote } from '../ui/index.ts';
+import type { EngravingWords } from './engrave.ts';
+
+/** The words that stand in the music, in the player's language. */
+export function useEngravingWords(naming: NoteNaming): EngravingWords {
+  const { t } = useTranslation();
+  return useMemo(
+    () => ({
+      hear: t('item.hear'),
+      hum: t('item.hum'),
+      air: t('item.air'),
+      imagine: t('item.imagine'),
+      free: t('item.free'),
+      hold: t('item.hold'),
+      fingered: (midi) => t('engraving.fingered', { note: shortNote(midi, naming) }),
+      times: (count) => t('engraving.times', { count }),
+    }),
+    [t, naming],
+  );
+}

@@ -1,0 +1,70 @@
+import { hornById } from '@inner-hum/core/horn';
+import { Box } from '@chakra-ui/react';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useTranslation } from 'react-i18next';
+import { useNavigate, useParams } from 'react-router';
+import { playersHorn, saveExercises } from '../../session/index.ts';
+import {
+  addOwnExercise,
+  deleteOwnExercise,
+  readOwnExercise,
+  readSettings,
+  type OwnExercise,
+  type SettingsRecord,
+} from '../../storage/index.ts';
+import { ActionLink, exerciseName, RoomHeading } from '../../ui/index.ts';
+import { BuilderView } from './BuilderView.tsx';
+import { useDraft } from './useDraft.ts';
+
+/** An exercise of one's own, being written. */
+export function Component() {
+  const { exerciseId = '' } = useParams();
+  return <BuilderOf key={exerciseId} id={exerciseId} />;
+}
+
+function BuilderOf({ id }: { id: string }) {
+  const { t } = useTranslation();
+  const settings = useLiveQuery(readSettings);
+  const own = useLiveQuery(() => readOwnExercise(id), [id]);
+  if (!settings || own === undefined) return null;
+  if (own === null)
+    return (
+      <Box maxW="prose">
+        <RoomHeading title={t('builder.missing')} />
+        <Box mb="4">{t('builder.missingText')}</Box>
+        <ActionLink to="/shelf">{t('shelf.back')}</ActionLink>
+      </Box>
+    );
+  return <Builder own={own} settings={settings} />;
+}
+
+function Builder({ own, settings }: { own: OwnExercise; settings: SettingsRecord }) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const draft = useDraft(own);
+  const { id } = own;
+  const { body } = draft.exercise;
+  const name = exerciseName(draft.exercise, t);
+  return (
+    <BuilderView
+      draft={draft}
+      horn={playersHorn(settings)}
+      naming={settings.naming}
+      shift={body === undefined || body === 'horn' ? 0 : hornById(settings.hornId).transposition}
+      playAddress={`/stand/own/${id}`}
+      tryAddress={`/stand/own/${id}?by=standIn`}
+      sheetAddress={`/shelf/sheet?of=own.${id}`}
+      onCopy={() =>
+        void addOwnExercise({ ...draft.exercise, name: t('builder.copyName', { name }) }, Date.now()).then(
+          (copy) => navigate(`/shelf/own/${copy}`),
+        )
+      }
+      onExport={() => saveExercises([draft.exercise])}
+      onDelete={() =>
+        void deleteOwnExercise(id, Date.now()).then(() =>
+          navigate('/shelf', { state: { deleted: { id, name } } }),
+        )
+      }
+    />
+  );
+}

@@ -1,0 +1,76 @@
+import { Flex } from '@chakra-ui/react';
+import type { Exercise } from '@inner-hum/core/exercise';
+import { useTranslation } from 'react-i18next';
+import { Choice, nextTempo, NumberField } from '../../ui/index.ts';
+
+interface ExerciseFieldsProps {
+  exercise: Exercise;
+  onChange(exercise: Exercise): void;
+}
+
+const SLOWEST = 20;
+const FASTEST = 300;
+const MOST_BEATS_PER_BAR = 12;
+const USUAL_REST_BEATS = 8;
+
+/** What holds for the whole exercise: tempo, bar, how it starts, how one rests, what a fault does. */
+export function ExerciseFields({ exercise, onChange }: ExerciseFieldsProps) {
+  const { t } = useTranslation();
+  const { tempoBpm, tempoRangeBpm, beatsPerBar, rest } = exercise;
+  const [slowest, fastest] = tempoRangeBpm ?? [SLOWEST, FASTEST];
+  const setTempo = (by: 1 | -1) =>
+    onChange({ ...exercise, tempoBpm: Math.max(slowest, Math.min(fastest, nextTempo(tempoBpm, by))) });
+  const setBar = (by: 1 | -1) =>
+    onChange({ ...exercise, beatsPerBar: Math.max(1, Math.min(MOST_BEATS_PER_BAR, beatsPerBar + by)) });
+  return (
+    <Flex columnGap={{ base: '5', md: '6' }} rowGap="3" wrap="wrap" alignItems="flex-start">
+      <NumberField
+        label={t('free.tempo')}
+        less={t('free.slower')}
+        more={t('free.faster')}
+        onLess={() => setTempo(-1)}
+        onMore={() => setTempo(1)}
+        shown={tempoBpm}
+      />
+      <NumberField
+        label={t('ears.beatsPerBar')}
+        less={t('ears.fewerBeats')}
+        more={t('ears.moreBeats')}
+        onLess={() => setBar(-1)}
+        onMore={() => setBar(1)}
+        shown={beatsPerBar}
+      />
+      <Choice
+        legend={t('swell.start')}
+        value={exercise.start}
+        onChange={(start) => onChange({ ...exercise, start })}
+        options={(['playToStart', 'countIn'] as const).map((value) => ({
+          value,
+          label: t(`start.${value}`),
+        }))}
+      />
+      <Choice
+        legend={t('builder.rest')}
+        value={rest.kind}
+        onChange={(kind) =>
+          onChange({ ...exercise, rest: kind === 'beats' ? { kind, beats: USUAL_REST_BEATS } : { kind } })
+        }
+        options={(['asPlayed', 'beats', 'wait'] as const).map((value) => ({
+          value,
+          label: t(`builder.restKind.${value}`, {
+            count: rest.kind === 'beats' ? rest.beats : USUAL_REST_BEATS,
+          }),
+        }))}
+      />
+      <Choice
+        legend={t('builder.onFault')}
+        value={exercise.onFault}
+        onChange={(onFault) => onChange({ ...exercise, onFault })}
+        options={(['finish', 'stop'] as const).map((value) => ({
+          value,
+          label: t(`builder.fault.${value}`),
+        }))}
+      />
+    </Flex>
+  );
+}

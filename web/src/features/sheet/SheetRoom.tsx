@@ -1,0 +1,31 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { playersHorn } from '../../session/index.ts';
+import { listOwnExercises, readSettings } from '../../storage/index.ts';
+import { readPaper, readSheet } from './readSheet.ts';
+import { SheetView } from './SheetView.tsx';
+
+/** Exercises on paper. What is printed is in the address. */
+export function Component() {
+  const [search, setSearch] = useSearchParams();
+  const settings = useLiveQuery(readSettings);
+  const own = useLiveQuery(listOwnExercises);
+  const pieces = useMemo(
+    () => (settings && own ? readSheet(search, own, playersHorn(settings)) : null),
+    [search, own, settings],
+  );
+  if (!settings || !pieces) return null;
+  return (
+    <SheetView
+      pieces={pieces}
+      paper={readPaper(search)}
+      settings={settings}
+      onPaper={(paper) => {
+        const next = new URLSearchParams(search);
+        next.set('paper', paper);
+        setSearch(next, { replace: true });
+      }}
+    />
+  );
+}

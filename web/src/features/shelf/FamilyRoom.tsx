@@ -1,0 +1,58 @@
+import { FAMILIES, familyById, type Choices } from '@inner-hum/core/exercise';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../session/index.ts';
+import { addOwnExercise, changeSettings, lastTakes, readSettings } from '../../storage/index.ts';
+import { familyName } from '../../ui/index.ts';
+import { FamilyView } from './FamilyView.tsx';
+
+/** One family read closely: all its choices, its music, and from here to the Stand, to paper or to a copy of one's own. */
+export function Component() {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const { familyId = '' } = useParams();
+  const [search] = useSearchParams();
+  const settings = useLiveQuery(readSettings);
+  const last = useLiveQuery(lastTakes);
+  const family = familyById(familyId) ?? FAMILIES[0];
+  const horn = useMemo(() => settings && playersHorn(settings), [settings]);
+  const read = useMemo(() => {
+    const options = horn && family.options(horn);
+    if (!horn || !options) return null;
+    const choices = readDrill(search, family, horn);
+    return { options, choices, exercise: family.build(horn, choices) };
+  }, [search, family, horn]);
+  if (!settings || !horn) return null;
+  const choices = read?.choices ?? {};
+  const { favourites } = settings;
+  const address = shelfAddress(family, horn, choices);
+  return (
+    <FamilyView
+      family={family}
+      horn={horn}
+      read={read}
+      settings={settings}
+      last={last?.get(family.id) ?? null}
+      isStarred={favourites.includes(family.id)}
+      playAddress={drillAddress(family, horn, choices)}
+      sheetAddress={`/shelf/sheet?of=${encodeURIComponent(address.replace('/shelf/family/', ''))}`}
+      onChange={(change: Choices) =>
+        void navigate(shelfAddress(family, horn, { ...choices, ...change }), { replace: true })
+      }
+      onStar={() =>
+        void changeSettings({
+          favourites: favourites.includes(family.id)
+            ? favourites.filter((key) => key !== family.id)
+            : [...favourites, family.id],
+        })
+      }
+      onCopy={() => {
+        if (!read) return;
+        const copy = { ...read.exercise, name: familyName(family.id, t) };
+        void addOwnExercise(copy, Date.now()).then((id) => navigate(`/shelf/own/${id}`));
+      }}
+    />
+  );
+}

@@ -1,0 +1,150 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import {
+  cautionsOf,
+  extentOf,
+  phraseExercise,
+  type Choices,
+  type Exercise,
+  type Family,
+  type Options,
+} from '@inner-hum/core/exercise';
+import { hornById, type Horn } from '@inner-hum/core/horn';
+import { format } from 'date-fns';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Engraving, phrasesOf } from '../../engraving/index.ts';
+import { RibbonScore, useElementWidth } from '../../ribbon/index.ts';
+import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import {
+  ActionButton,
+  ActionLink,
+  extentText,
+  familyName,
+  OptionFields,
+  RoomHeading,
+  StarButton,
+  verdictText,
+} from '../../ui/index.ts';
+import { ScaleEndTable } from './ScaleEndTable.tsx';
+
+interface FamilyViewProps {
+  family: Family;
+  horn: Horn;
+  /** Null where the player's range has no room for it. */
+  read: { options: Options; choices: Choices; exercise: Exercise } | null;
+  settings: SettingsRecord;
+  last: TakeRecord | null;
+  isStarred: boolean;
+  playAddress: string;
+  sheetAddress: string;
+  onChange(change: Choices): void;
+  onStar(): void;
+  onCopy(): void;
+}
+
+/** Lines of music shown before one asks for more. */
+const FEW_LINES = 4;
+const RIBBON_PX = 90;
+
+export function FamilyView(props: FamilyViewProps) {
+  const { family, horn, read, settings, last } = props;
+  const { naming, hornId } = settings;
+  const { t } = useTranslation();
+  const [frame, width] = useElementWidth();
+  const [all, setAll] = useState(false);
+  const exercise = read?.exercise ?? null;
+  const phrases = useMemo(() => (exercise ? phrasesOf(exercise, hornId) : []), [exercise, hornId]);
+  const first = useMemo(() => exercise && phraseExercise(exercise, 0), [exercise]);
+  const shift = exercise?.body && exercise.body !== 'horn' ? hornById(hornId).transposition : 0;
+  const name = familyName(family.id, t);
+  return (
+    <Box maxW="page">
+      <RoomHeading
+        title={name}
+        aside={exercise ? extentText(extentOf(exercise), naming, t, shift) : ''}
+        end={
+          <StarButton
+            label={t(props.isStarred ? 'shelf.unstar' : 'shelf.star', { name })}
+            on={props.isStarred}
+            onToggle={props.onStar}
+          />
+        }
+      />
+      <Box fontSize="medium" maxW="prose" mb="5">
+        {t(`familyPurpose.${family.id}`)} {t(`familyHow.${family.id}`)}
+      </Box>
+      {!read || !exercise || !first ? (
+        <Box maxW="prose">
+          <Box mb="4">{t('shelf.noRoom')}</Box>
+          <ActionLink to="/case">{t('drill.toCase')}</ActionLink>
+        </Box>
+      ) : (
+        <>
+          <Flex gap="5" mb="6" wrap="wrap" alignItems="center">
+            <ActionLink look="main" to={props.playAddress}>
+              {t('shelf.play')}
+            </ActionLink>
+            <ActionLink to={props.sheetAddress}>{t('shelf.printOne')}</ActionLink>
+            <ActionButton onClick={props.onCopy}>{t('shelf.copy')}</ActionButton>
+            <ActionLink look="plain" to="/shelf">
+              {t('shelf.back')}
+            </ActionLink>
+          </Flex>
+          <Flex columnGap={{ base: '5', md: '7' }} rowGap="4" wrap="wrap" alignItems="flex-start" mb="6">
+            <OptionFields
+              options={read.options}
+              choices={read.choices}
+              naming={naming}
+              hornId={hornId}
+              onChange={props.onChange}
+            />
+          </Flex>
+          {last?.analysis && (
+            <Box mb="5">
+              <ActionLink
+                look="plain"
+                to={last.roundId ? `/takes/round/${last.roundId}` : `/takes/${last.id}`}
+              >
+                {t('shelf.last', {
+                  date: format(last.startedAt, 'd MMM'),
+                  verdict: verdictText(last.analysis, naming, t),
+                })}
+              </ActionLink>
+            </Box>
+          )}
+          <RibbonScore
+            exercise={first}
+            hornId={hornId}
+            height={RIBBON_PX}
+            label={t('shelf.shape', { name })}
+          />
+          <Box ref={frame} mt="4">
+            <Engraving
+              naming={naming}
+              phrases={phrases}
+              width={width}
+              mostLines={all ? Infinity : FEW_LINES}
+              label={t('shelf.music', { name, count: phrases.length })}
+            />
+          </Box>
+          {!all && phrases.length > FEW_LINES && (
+            <ActionButton look="plain" onClick={() => setAll(true)}>
+              {t('shelf.allMusic', { count: phrases.length })}
+            </ActionButton>
+          )}
+          {family.id === 'scaleEnds' && <ScaleEndTable horn={horn} naming={naming} />}
+          {cautionsOf(exercise).length > 0 && (
+            <Box mt="6" maxW="prose" color="muted">
+              <Heading as="h2" fontFamily="heading" fontSize="medium" color="ink">
+                {t('case.care')}
+              </Heading>
+              {cautionsOf(exercise).map((caution) => (
+                <Box key={caution}>{t(`care.${caution}`)}</Box>
+              ))}
+            </Box>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}

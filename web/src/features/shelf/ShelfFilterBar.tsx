@@ -1,0 +1,72 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { PURPOSES } from '@inner-hum/core/exercise';
+import { useId } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Choice, Select } from '../../ui/index.ts';
+import { MINUTES, SHOWN, ZONES, type ShelfFilter } from './shelfFilter.ts';
+
+interface ShelfFilterBarProps {
+  filter: ShelfFilter;
+  onChange(filter: ShelfFilter): void;
+}
+
+export function ShelfFilterBar({ filter, onChange }: ShelfFilterBarProps) {
+  const { t } = useTranslation();
+  const wordsId = useId();
+  const set = (change: Partial<ShelfFilter>) => onChange({ ...filter, ...change });
+  return (
+    <Flex as="search" gap={{ base: '3', md: '5' }} wrap="wrap" alignItems="flex-end" mb="4">
+      <Choice
+        legend={t('shelf.shown')}
+        value={filter.shown}
+        onChange={(shown) => set({ shown })}
+        options={SHOWN.map((value) => ({ value, label: t(`shelf.show.${value}`) }))}
+      />
+      <Select
+        label={t('shelf.purpose')}
+        value={filter.purpose}
+        onChange={(purpose) => set({ purpose: purpose as ShelfFilter['purpose'] })}
+        plain={[
+          { value: '', label: t('shelf.anyPurpose') },
+          ...PURPOSES.map((value) => ({ value, label: t(`purpose.${value}`) })),
+        ]}
+      />
+      <Select
+        label={t('shelf.zone')}
+        value={filter.zone}
+        onChange={(zone) => set({ zone: zone as ShelfFilter['zone'] })}
+        plain={[
+          { value: '', label: t('shelf.anyZone') },
+          ...ZONES.map((value) => ({ value, label: t(`register.${value}`) })),
+        ]}
+      />
+      <Select
+        label={t('shelf.time')}
+        value={filter.minutes}
+        onChange={(minutes) => set({ minutes })}
+        plain={[
+          { value: '', label: t('shelf.anyTime') },
+          ...MINUTES.map((minutes) => ({ value: String(minutes), label: t('shelf.upTo', { minutes }) })),
+        ]}
+      />
+      <Box flex={{ base: '1 1 40%', md: '1' }} maxW="column">
+        <chakra.label htmlFor={wordsId} display="block" color="muted" fontSize="small">
+          {t('shelf.words')}
+        </chakra.label>
+        <chakra.input
+          id={wordsId}
+          type="search"
+          value={filter.words}
+          onChange={(event) => set({ words: event.target.value })}
+          w="full"
+          minH="touch"
+          px="3"
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="edge"
+          borderRadius="small"
+        />
+      </Box>
+    </Flex>
+  );
+}

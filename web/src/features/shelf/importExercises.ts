@@ -1,0 +1,34 @@
+import { parseExercise } from '@inner-hum/core/exercise';
+import { addOwnExercise } from '../../storage/index.ts';
+
+/** A file of exercises is never larger; what is, is something else. */
+const MOST_BYTES = 2_000_000;
+const MOST_EXERCISES = 500;
+
+/** What became of a file: how many were taken in, and which were refused and why. */
+export type ImportAnswer =
+  | { kind: 'taken'; count: number; refused: { index: number; why: string }[] }
+  | { kind: 'tooLarge' | 'notJson' | 'empty' };
+
+/** Reads one exercise or a list of them from a file. What is sound is taken in; the rest is told, place by place. */
+export async function importExercises(file: File): Promise<ImportAnswer> {
+  if (file.size > MOST_BYTES) return { kind: 'tooLarge' };
+  let value: unknown;
+  try {
+    value = JSON.parse(await file.text());
+  } catch {
+    return { kind: 'notJson' };
+  }
+  const list = (Array.isArray(value) ? value : [value]).slice(0, MOST_EXERCISES);
+  if (list.length === 0) return { kind: 'empty' };
+  const refused: { index: number; why: string }[] = [];
+  let count = 0;
+  for (const [index, each] of list.entries())
+    try {
+      await addOwnExercise(parseExercise(each), Date.now() + index);
+      count++;
+    } catch (error) {
+      refused.push({ index, why: error instanceof Error ? error.message : String(error) });
+    }
+  return { kind: 'taken', count, refused };
+}

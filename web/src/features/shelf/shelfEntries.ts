@@ -1,0 +1,55 @@
+import {
+  extentOf,
+  FAMILIES,
+  type Exercise,
+  type Extent,
+  type FamilyId,
+  type Purpose,
+} from '@inner-hum/core/exercise';
+import { hornById, type Horn } from '@inner-hum/core/horn';
+import { drillAddress } from '../../session/index.ts';
+import { shelfKey, type OwnExercise } from '../../storage/index.ts';
+
+/** One exercise on the Shelf: a family as it is usual on this horn, or one of the player's own. */
+export interface ShelfEntry {
+  key: string;
+  /** Null for an own exercise. */
+  familyId: FamilyId | null;
+  purposes: readonly Purpose[];
+  /** Null where the player's range has no room for the family. */
+  written: { exercise: Exercise; extent: Extent } | null;
+  /** Half steps from what is stored to what is read. */
+  shift: number;
+  openAddress: string;
+  playAddress: string;
+}
+
+const shiftOf = ({ body }: Exercise, horn: Horn) =>
+  body === undefined || body === 'horn' ? 0 : hornById(horn.id).transposition;
+
+/** Everything there is to practise with, own exercises first. */
+export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntry[] {
+  return [
+    ...own.map(({ id, exercise }): ShelfEntry => ({
+      key: shelfKey(exercise),
+      familyId: null,
+      purposes: [],
+      written: { exercise, extent: extentOf(exercise) },
+      shift: shiftOf(exercise, horn),
+      openAddress: `/shelf/own/${id}`,
+      playAddress: `/stand/own/${id}`,
+    })),
+    ...FAMILIES.map((family): ShelfEntry => {
+      const exercise = family.options(horn) ? family.build(horn) : null;
+      return {
+        key: family.id,
+        familyId: family.id,
+        purposes: family.purposes,
+        written: exercise && { exercise, extent: extentOf(exercise) },
+        shift: exercise ? shiftOf(exercise, horn) : 0,
+        openAddress: `/shelf/family/${family.id}`,
+        playAddress: drillAddress(family, horn, {}),
+      };
+    }),
+  ];
+}

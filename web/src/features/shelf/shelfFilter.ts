@@ -1,0 +1,56 @@
+import { PURPOSES, type Purpose } from '@inner-hum/core/exercise';
+import type { Register } from '@inner-hum/core/horn';
+import type { ShelfEntry } from './shelfEntries.ts';
+
+export const ZONES: readonly Register[] = ['low', 'middle', 'high', 'palm'];
+export const MINUTES = [3, 5, 10, 20] as const;
+export const SHOWN = ['all', 'favourites', 'own'] as const;
+
+/** What is looked for on the Shelf; an empty string is anything. */
+export interface ShelfFilter {
+  zone: Register | '';
+  purpose: Purpose | '';
+  /** At most so many minutes. */
+  minutes: string;
+  shown: (typeof SHOWN)[number];
+  words: string;
+}
+
+export function readShelfFilter(search: URLSearchParams): ShelfFilter {
+  const [zone, purpose, minutes, shown] = ['zone', 'purpose', 'minutes', 'shown'].map((name) =>
+    search.get(name),
+  );
+  return {
+    zone: ZONES.find((each) => each === zone) ?? '',
+    purpose: PURPOSES.find((each) => each === purpose) ?? '',
+    minutes: MINUTES.some((each) => String(each) === minutes) ? String(minutes) : '',
+    shown: SHOWN.find((each) => each === shown) ?? 'all',
+    words: (search.get('words') ?? '').slice(0, 60),
+  };
+}
+
+export function shelfSearch({ shown, ...filter }: ShelfFilter): string {
+  const set = Object.entries({ ...filter, shown: shown === 'all' ? '' : shown }).filter(
+    ([, value]) => value !== '',
+  );
+  return new URLSearchParams(set).toString();
+}
+
+/** Whether an entry is what is looked for; `told` is everything it says of itself. */
+export function isWanted(
+  entry: ShelfEntry,
+  filter: ShelfFilter,
+  favourites: readonly string[],
+  told: string,
+): boolean {
+  const { zone, purpose, minutes, shown, words } = filter;
+  const extent = entry.written?.extent ?? null;
+  return (
+    (zone === '' || (extent?.registers.includes(zone) ?? false)) &&
+    (purpose === '' || entry.purposes.includes(purpose)) &&
+    (minutes === '' || (extent !== null && extent.seconds <= 60 * Number(minutes))) &&
+    (shown !== 'favourites' || favourites.includes(entry.key)) &&
+    (shown !== 'own' || entry.familyId === null) &&
+    told.toLowerCase().includes(words.trim().toLowerCase())
+  );
+}
