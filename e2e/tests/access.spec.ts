@@ -62,7 +62,19 @@ for (const colorScheme of ['light', 'dark'] as const)
     await page.getByRole('link', { name: 'See the round' }).click();
     await page.getByTestId('round-verdict').waitFor();
     await clean();
-    for (const room of ['/takes?words=nowhere', '/takes', '/reading', '/stand', '/case', '/case/calibrate']) {
+    await page.goto('/shelf');
+    await page.getByRole('heading', { name: 'Shelf' }).waitFor();
+    await page.getByRole('button', { name: 'Write your own' }).click();
+    await page.getByTestId('items').waitFor();
+    await page.getByRole('button', { name: 'Rest', exact: true }).click();
+    await clean();
+    const rooms = [
+      '/shelf',
+      '/shelf/family/scaleEnds',
+      '/shelf/sheet?of=quietDescent',
+      '/takes?words=nowhere',
+    ];
+    for (const room of [...rooms, '/takes', '/reading', '/stand', '/case', '/case/calibrate']) {
       await page.goto(room);
       await page.getByRole('main').waitFor();
       await clean();

@@ -113,6 +113,19 @@ try {
     await page.goto('/case');
     await page.waitForTimeout(500);
     await shoot(page, 'case');
+    await page.goto('/shelf');
+    await page.locator('.engraving svg').nth(4).waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'shelf');
+    await page.getByRole('link', { name: 'Soft entry on low B', exact: true }).click();
+    await page.getByTestId('items').waitFor();
+    await page.locator('.engraving svg').first().waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'builder');
+    await page.goto('/shelf/sheet?of=octaveRestart&of=vowelSweep');
+    await page.locator('.engraving svg').nth(8).waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'sheet');
   });
   await inLook(browser, STAGE, async (page) => {
     await page.getByRole('link', { name: /New reed/ }).click();
@@ -130,12 +143,8 @@ try {
     await shoot(page, 'call-it');
   });
   await inLook(browser, PHONE, async (page) => {
-    await shoot(page, 'phone-takes');
     await playSwell(page, 'note=70');
     await shoot(page, 'phone-stand');
-    await page.goto('/stand');
-    await page.waitForTimeout(6000);
-    await shoot(page, 'phone-free-desk');
   });
 } finally {
   await browser.close();

@@ -28,6 +28,7 @@ export {
   restAfter,
   restBeats,
   scoreOf,
+  tellingPhrase,
   waitsBefore,
   type TimedItem,
 } from './score.ts';

@@ -65,6 +65,15 @@ export function scoreOf(exercise: Exercise): TimedItem[] {
   });
 }
 
+/** Place in the playing order of the phrase that shows best what an exercise is: the first that is bent, else the first with a note. */
+export function tellingPhrase(exercise: Exercise): number {
+  const phrases = playedPhrases(exercise);
+  const has = (test: (note: NoteItem) => boolean) =>
+    phrases.findIndex(({ items }) => items.some((item) => item.kind === 'note' && test(item)));
+  const bent = has(({ bend }) => bend !== undefined);
+  return Math.max(0, bent >= 0 ? bent : has(() => true));
+}
+
 /** Length of the whole exercise in beats, from the first item to the end of the last. */
 export function lengthBeats(exercise: Exercise): number {
   return scoreOf(exercise).at(-1)?.endBeat ?? 0;

@@ -5,9 +5,19 @@ const plain = (value: string) => ({ value });
 
 const globalCss: Record<string, SystemStyleObject> = {
   '*, *::before, *::after': { boxSizing: 'border-box', margin: 0, padding: 0, borderWidth: 0 },
-  html: { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: '16px', lineHeight: 1.5, height: '100%' },
+  html: {
+    bg: 'paper',
+    _print: { bg: 'sheet' },
+    color: 'ink',
+    fontFamily: 'body',
+    fontSize: '16px',
+    lineHeight: 1.5,
+    height: '100%',
+  },
   'body, #root': { height: '100%', fontVariantNumeric: 'tabular-nums' },
   'h1, h2, h3': { fontFamily: 'heading', fontWeight: 400, lineHeight: 1.2 },
+  // Dynamic marks.
+  em: { fontFamily: 'marks', fontWeight: 700 },
   'ul, ol': { listStyle: 'none' },
   a: { color: 'inherit', textDecoration: 'none' },
   'a:focus-visible, button:focus-visible, input:focus-visible, select:focus-visible, textarea:focus-visible, canvas:focus-visible, [tabindex]:focus-visible':
@@ -16,15 +26,8 @@ const globalCss: Record<string, SystemStyleObject> = {
   '.ribbon-frame': { position: 'relative', width: '100%' },
   '.ribbon-canvas': { display: 'block', width: '100%' },
   '.ribbon-layer': { position: 'absolute', insetInlineStart: 0, top: 0 },
-  // On paper everything is black on white, and a line of music is never cut.
-  '.on-paper': { bg: 'sheet', color: 'print', px: '9', py: '8', width: 'fit-content', maxWidth: '100%' },
+  // A line of music is never cut between two pages.
   '.engraving svg': { display: 'block', breakInside: 'avoid', maxWidth: '100%' },
-  '.keep-together': { breakInside: 'avoid', breakAfter: 'avoid' },
-  '@media print': {
-    html: { bg: 'sheet' },
-    '.off-paper': { display: 'none' },
-    '.on-paper, .printed-page': { padding: '0', overflow: 'visible' },
-  },
   '@media (prefers-reduced-motion: reduce)': {
     '& *': { animation: 'none !important', transition: 'none !important' },
   },
@@ -59,6 +62,7 @@ const config = defineConfig({
         page: plain('1080px'),
         wide: plain('1400px'),
         phrases: plain('200px'),
+        list: plain('400px'),
         chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),

@@ -37,11 +37,17 @@ export function drawDynamics(
   const first = anchors.at(0);
   const last = anchors.at(-1);
   if (!first || !last) return;
+  let free = 0;
   marks.forEach((here, i) => {
     const x = xOf(anchors, here.phrase, here.beat);
     const before = marks.at(i - 1);
-    const isSame = i > 0 && before?.chain === here.chain && before.mark === here.mark;
-    if (x !== null && !isSame) drawMark(context, here.mark, x, middleY, ink);
+    // After a rest a level that goes on is not written again.
+    const isSame = i > 0 && before?.phrase === here.phrase && before.mark === here.mark;
+    // Where two would touch, the one that stands already stays.
+    if (x !== null && !isSame && x - widthOf(here.mark) >= free) {
+      drawMark(context, here.mark, x, middleY, ink);
+      free = x + widthOf(here.mark) - 2;
+    }
     const next = marks.at(i + 1);
     if (!next || next.chain !== here.chain || next.mark === here.mark) return;
     const to = xOf(anchors, next.phrase, next.beat);

@@ -63,6 +63,9 @@ const BOTTOM_LINE = 64;
 const LEAST_OVER_PX = 22;
 const LEAST_UNDER_PX = 16;
 const DYNAMICS_PX = 30;
+/** A mark at the end of a bar stands before its line; at the end of a phrase it keeps clear of the next one's. */
+const BAR_END_PX = 6;
+const PHRASE_END_PX = 16;
 /** Words in the music stay readable where the music is small. */
 const WORD_PX = 12;
 
@@ -74,17 +77,29 @@ interface DrawnPart {
 
 /** Engraves phrases as lines of at most `width`, each an SVG element scaled by `scale`. */
 export function engrave(phrases: readonly EngravedPhrase[], options: EngraveOptions): SVGElement[] {
-  return layOut(phrases, options.width)
+  const lines = layOut(phrases, options.width);
+  return lines
     .slice(0, options.mostLines)
-    .map((line) => engraveLine(line, options));
+    .map((line, i) => engraveLine(line, lines[i - 1] ?? [], lines[i + 1] ?? [], options));
 }
 
-function engraveLine(line: readonly LaidBar[], options: EngraveOptions): SVGElement {
+/** One line; what is tied or slurred over its ends is known from the lines beside it. */
+function engraveLine(
+  line: readonly LaidBar[],
+  lineBefore: readonly LaidBar[],
+  lineAfter: readonly LaidBar[],
+  options: EngraveOptions,
+): SVGElement {
   const { scale, ink, words } = options;
   const wordPx = WORD_PX / Math.min(1, scale);
   const holder = document.createElement('div');
   const renderer = new Renderer(holder, Renderer.Backends.SVG);
-  const { over, under } = reachOf(line);
+  const reach = reachOf(line);
+  const { under } = reach;
+  const saysOver = line.some(
+    ({ repeats, parts }) => repeats > 1 || parts.some(({ item }) => 'words' in item && item.words),
+  );
+  const over = reach.over + (saysOver ? wordPx : 0);
   const says = line.some(({ parts }) => parts.some(({ item }) => wordOf(item, words) !== null));
   const height = over + STAFF_PX + under + DYNAMICS_PX + (says ? wordPx + 4 : 0) + 4;
   const head = headWidth(line[0].key);
@@ -123,12 +138,18 @@ function engraveLine(line: readonly LaidBar[], options: EngraveOptions): SVGElem
     for (const { part, note } of parts)
       anchors.push({ phrase: bar.phrase, beat: part.startBeat, x: note.getAbsoluteX(), item: part });
     const last = bar.parts[bar.parts.length - 1];
-    anchors.push({ phrase: bar.phrase, beat: last.startBeat + last.value, x: end - 6, item: null });
+    anchors.push({
+      phrase: bar.phrase,
+      beat: last.startBeat + last.value,
+      x: end - (bar.isPhraseEnd ? PHRASE_END_PX : BAR_END_PX),
+      item: null,
+    });
     if (bar.isPhraseEnd && bar.repeats > 1)
       text(context, words.times(bar.repeats), end - 4, over - 8, wordPx, 'end', ink);
     x = end;
   });
   drawTies(drawn, context, ink);
+  drawOpenTies(drawn, lineBefore, lineAfter, context, ink);
   drawDynamics(context, anchors, over + STAFF_PX + under + DYNAMICS_PX / 2, ink);
   const wordsY = over + STAFF_PX + under + DYNAMICS_PX + wordPx;
   drawn.forEach(({ part, note }, i) => {
@@ -254,28 +275,73 @@ function isOfKey(letter: string, sign: string, { key }: LaidBar): boolean {
   );
 }
 
-/** Ties within an item, slurs where one is played out of another. */
+/** What of a tie or slur lies on this line where it goes over the end of it. */
+function drawOpenTies(
+  drawn: readonly DrawnPart[],
+  lineBefore: readonly LaidBar[],
+  lineAfter: readonly LaidBar[],
+  context: SVGContext,
+  ink: string,
+): void {
+  const draw = (notes: { firstNote?: StaveNote; lastNote?: StaveNote }) =>
+    new StaveTie({ ...notes, firstIndexes: [0], lastIndexes: [0] })
+      .setStyle({ fillStyle: ink, strokeStyle: ink })
+      .setContext(context)
+      .draw();
+  const before = lineBefore.at(-1);
+  const after = lineAfter.at(0);
+  const [first, last] = [drawn[0], drawn[drawn.length - 1]];
+  const left = before?.parts.at(-1);
+  const right = after?.parts.at(0);
+  if (left && before?.phrase === first.bar.phrase && isJoined(left, first.part))
+    draw({ lastNote: first.note });
+  if (right && after?.phrase === last.bar.phrase && isJoined(last.part, right))
+    draw({ firstNote: last.note });
+}
+
+/** Whether two parts that follow each other are one tone, or one is slurred to from the other. */
+const isJoined = (left: WrittenPart, right: WrittenPart) =>
+  isPitched(left) && (left.goesOn || (right.item.kind === 'note' && right.item.attack === 'slurred'));
+
+/** Ties within an item; one slur over all that is played out of one note. */
 function drawTies(drawn: readonly DrawnPart[], context: SVGContext, ink: string): void {
-  drawn.forEach(({ part, note, bar }, i) => {
+  const style = { fillStyle: ink, strokeStyle: ink };
+  let slurFrom: number | null = null;
+  drawn.forEach((here, i) => {
     const next = drawn.at(i + 1);
-    if (!next || next.bar.phrase !== bar.phrase) return;
-    const style = { fillStyle: ink, strokeStyle: ink };
-    if (part.goesOn && isPitched(part)) {
-      new StaveTie({ firstNote: note, lastNote: next.note, firstIndexes: [0], lastIndexes: [0] })
+    const joined = next?.bar.phrase === here.bar.phrase && isJoined(here.part, next.part);
+    if (joined && here.part.goesOn)
+      new StaveTie({ firstNote: here.note, lastNote: next.note, firstIndexes: [0], lastIndexes: [0] })
         .setStyle(style)
         .setContext(context)
         .draw();
-    } else if (next.part.item.kind === 'note' && next.part.item.attack === 'slurred' && isPitched(part))
-      new Curve(note, next.note, {
-        cps: [
-          { x: 0, y: 8 },
-          { x: 0, y: 8 },
-        ],
-      })
-        .setStyle(style)
-        .setContext(context)
-        .draw();
+    if (joined && !here.part.goesOn) slurFrom ??= firstPartOf(drawn, i);
+    if (!joined && slurFrom !== null) {
+      drawSlur(drawn[slurFrom].note, here.note, context, ink);
+      slurFrom = null;
+    }
   });
+}
+
+/** Where on the line the item begins that a part belongs to. */
+function firstPartOf(drawn: readonly DrawnPart[], at: number): number {
+  let first = at;
+  while (first > 0 && drawn[first].part.inItemBeat > 0) first--;
+  return first;
+}
+
+function drawSlur(from: StaveNote, to: StaveNote, context: SVGContext, ink: string): void {
+  // The longer the higher, as it has more to pass over.
+  const rise = Math.min(34, 8 + 0.05 * (to.getAbsoluteX() - from.getAbsoluteX()));
+  new Curve(from, to, {
+    cps: [
+      { x: 0, y: rise },
+      { x: 0, y: rise },
+    ],
+  })
+    .setStyle({ fillStyle: ink, strokeStyle: ink })
+    .setContext(context)
+    .draw();
 }
 
 const isPitched = ({ item }: WrittenPart) =>

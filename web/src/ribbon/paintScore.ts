@@ -107,13 +107,15 @@ function paintStretch(
   const right = Math.min(layout.right, layout.xAt(toSeconds));
   if (right - left < 1) return;
   const points = 80;
+  // At its very end the next item is written already.
+  const last = toSeconds - 1e-6;
   const at = (i: number) => {
     const x = left + ((right - left) * i) / points;
     const seconds = secondsAt(layout, x);
     return {
       x,
       y: layout.ruleY + layout.dropAt(bendAt?.(seconds) ?? 0),
-      half: layout.halfAt(wantedAt(Math.max(fromSeconds, Math.min(seconds, toSeconds))) ?? 0) + 2,
+      half: layout.halfAt(wantedAt(Math.max(fromSeconds, Math.min(seconds, last))) ?? 0) + 2,
     };
   };
   const corners = Array.from({ length: points + 1 }, (_, i) => at(i));

@@ -119,11 +119,16 @@ export function BuilderView(props: BuilderViewProps) {
         naming={naming}
         onGo={(phrase, where) => setChosen({ phrase, item: where ?? 0 })}
       />
-      <Box py="4" borderBottomWidth="1px" borderBottomStyle="solid" borderBottomColor="line" mb="4">
-        <ExerciseFields exercise={exercise} onChange={draft.set} />
-      </Box>
-      <Flex direction={{ base: 'column', lg: 'row' }} gap="6" alignItems="stretch">
-        <Box w={{ base: 'full', lg: 'phrases' }} flexShrink="0">
+      <Box
+        display="grid"
+        columnGap="6"
+        rowGap="5"
+        pt="4"
+        gridTemplateColumns={{ base: '1fr', lg: '{sizes.phrases} 1fr' }}
+        gridTemplateRows={{ lg: 'auto 1fr' }}
+        gridTemplateAreas={{ base: '"list" "phrase" "whole"', lg: '"list phrase" "whole phrase"' }}
+      >
+        <Box gridArea="list">
           <PhraseList
             exercise={exercise}
             hornId={horn.id}
@@ -142,8 +147,23 @@ export function BuilderView(props: BuilderViewProps) {
           >
             {t('builder.addPhrase')}
           </ActionButton>
+          <Flex gap="4">
+            <ActionButton
+              look="plain"
+              disabled={phrases.length >= MOST_PHRASES}
+              onClick={() => insert(phrases[at])}
+            >
+              {t('builder.phraseAgain')}
+            </ActionButton>
+            <ActionButton look="plain" onClick={() => change(null)}>
+              {t('builder.phraseRemove')}
+            </ActionButton>
+          </Flex>
         </Box>
-        <Box flex="1" minW="0">
+        <Box gridArea="whole">
+          <ExerciseFields exercise={exercise} onChange={draft.set} />
+        </Box>
+        <Box gridArea="phrase" minW="0">
           <PhraseEditor
             exercise={exercise}
             index={at}
@@ -156,10 +176,9 @@ export function BuilderView(props: BuilderViewProps) {
             naming={naming}
             onChoose={(where) => setChosen({ phrase: at, item: where })}
             onChange={change}
-            onCopy={() => phrases.length < MOST_PHRASES && insert(phrases[at])}
           />
         </Box>
-      </Flex>
+      </Box>
     </Box>
   );
 }
@@ -182,7 +201,9 @@ function NameField({ exercise, onChange }: { exercise: Exercise; onChange(exerci
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       fontFamily="heading"
       fontSize="title"
-      w={{ base: 'full', md: 'chart' }}
+      fieldSizing="content"
+      minW="chart"
+      maxW="full"
       borderBottomWidth="1px"
       borderBottomStyle="solid"
       borderBottomColor="edge"

@@ -23,7 +23,7 @@ export function ExerciseFields({ exercise, onChange }: ExerciseFieldsProps) {
   const setBar = (by: 1 | -1) =>
     onChange({ ...exercise, beatsPerBar: Math.max(1, Math.min(MOST_BEATS_PER_BAR, beatsPerBar + by)) });
   return (
-    <Flex columnGap={{ base: '5', md: '6' }} rowGap="3" wrap="wrap" alignItems="flex-start">
+    <Flex direction={{ base: 'row', lg: 'column' }} columnGap="5" rowGap="3" wrap="wrap">
       <NumberField
         label={t('free.tempo')}
         less={t('free.slower')}

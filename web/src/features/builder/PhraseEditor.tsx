@@ -29,9 +29,8 @@ interface PhraseEditorProps {
   shift: number;
   naming: NoteNaming;
   onChoose(item: number): void;
-  /** The phrase as changed; null: it goes. */
+  /** The phrase as changed; null: it goes with its last item. */
   onChange(phrase: Phrase | null, chosen?: number): void;
-  onCopy(): void;
 }
 
 /** Narrower than this an item cannot be read or held; a long phrase is scrolled. */
@@ -166,12 +165,6 @@ export function PhraseEditor(props: PhraseEditorProps) {
           onChange={(breath) => onChange({ ...phrase, breath }, chosen)}
           options={(['free', 'one'] as const).map((value) => ({ value, label: t(`phraseBreath.${value}`) }))}
         />
-        <ActionButton look="plain" onClick={props.onCopy}>
-          {t('builder.phraseAgain')}
-        </ActionButton>
-        <ActionButton look="plain" onClick={() => onChange(null)}>
-          {t('builder.phraseRemove')}
-        </ActionButton>
       </Flex>
       <Box mt="5">
         <Engraving naming={naming} phrases={music} width={room} label={t('builder.music')} />

@@ -26,7 +26,7 @@ export function PhraseList({ exercise, hornId, chosen, problems, onChoose, onOrd
   return (
     <DndContext collisionDetection={closestCenter} {...sorting}>
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <Box as="ol" aria-label={t('builder.phrases')}>
+        <Box as="ol" aria-label={t('builder.phrases')} maxH="list" overflowY="auto">
           {ids.map((id, i) => (
             <PhraseTile
               key={id}

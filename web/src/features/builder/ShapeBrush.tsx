@@ -63,6 +63,9 @@ export function ShapeBrush({ exercise, hornId, width, onPaint }: ShapeBrushProps
       onPointerLeave={() => setUnder(null)}
     >
       <RibbonScore exercise={shown} hornId={hornId} height={HEIGHT} label={t('builder.shape')} />
+      <Box position="absolute" top="0" right="0" color="muted" fontSize="small" pointerEvents="none">
+        {t('builder.paint')}
+      </Box>
       {under && (
         <Box
           position="absolute"

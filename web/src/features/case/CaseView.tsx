@@ -7,6 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { ActionLink, Choice, NumberField, RoomHeading } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
 import { KeyFields } from './KeyFields.tsx';
+import { RangeFields } from './RangeFields.tsx';
 
 interface CaseViewProps {
   settings: SettingsRecord;
@@ -56,6 +57,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             onMore={() => onChange({ a4Hz: Math.min(470, settings.a4Hz + 1) })}
             shown={t('case.hz', { hz: settings.a4Hz })}
           />
+          <RangeFields settings={settings} onChange={onChange} />
         </>,
       )}
       {section(

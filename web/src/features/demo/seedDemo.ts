@@ -1,4 +1,5 @@
 import { DEMO_RATE_HZ, seedRounds, timeOf } from './seedRounds.ts';
+import { seedShelf } from './seedShelf.ts';
 import { buildSwell, DEFAULT_SCALE, type SwellShape } from '@inner-hum/core/exercise';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { PROFILES, STEADY_HAND, WARM_UP, type StandInProfile } from '@inner-hum/core/standin';
@@ -72,5 +73,6 @@ export async function seedDemo(client: SessionClient): Promise<void> {
     });
   }
   await seedRounds(client, today);
+  await seedShelf(today.getTime());
   await changeSettings({ visited: true, source: 'standIn' });
 }

@@ -32,7 +32,7 @@ export function SheetPieceView({ piece, settings, width }: SheetPieceViewProps) 
       : t(`sheet.rest.${exercise.rest.kind}`);
   return (
     <Box as="section" mb="7">
-      <Box className="keep-together">
+      <Box breakInside="avoid" breakAfter="avoid">
         <Heading as="h2" fontFamily="heading" fontSize="title">
           {name}
         </Heading>

@@ -18,9 +18,9 @@ const PAGE_RULE: Record<Paper, string> = { a4: 'A4', letter: 'letter' };
 export function SheetView({ pieces, paper, settings, onPaper }: SheetViewProps) {
   const { t } = useTranslation();
   return (
-    <Box as="main" px={{ base: '4', md: '8' }} py="6" className="printed-page">
+    <Box as="main" px={{ base: '4', md: '8' }} py="6" _print={{ p: '0' }}>
       <Global styles={{ '@page': { size: PAGE_RULE[paper], margin: '15mm' } }} />
-      <Box className="off-paper">
+      <Box _print={{ display: 'none' }}>
         <RoomHeading
           title={t('sheet.title')}
           aside={t('sheet.count', { count: pieces.length })}
@@ -45,8 +45,22 @@ export function SheetView({ pieces, paper, settings, onPaper }: SheetViewProps) 
         {pieces.length === 0 && <Box>{t('sheet.empty')}</Box>}
       </Box>
       {pieces.length > 0 && (
-        <Box className="on-paper" overflowX="auto">
-          <Box className="sheet-column" style={{ width: PRINTED_WIDTH_PX[paper] }}>
+        <Box
+          bg="sheet"
+          color="print"
+          w="fit-content"
+          maxW="full"
+          mx="auto"
+          px={{ base: '4', md: '9' }}
+          py="8"
+          overflowX="auto"
+          role="region"
+          aria-label={t('sheet.page')}
+          // On a small screen it is scrolled, by keys as well.
+          tabIndex={0}
+          _print={{ p: '0', overflow: 'visible' }}
+        >
+          <Box style={{ width: PRINTED_WIDTH_PX[paper] }}>
             {pieces.map((piece) => (
               <SheetPieceView
                 key={piece.key}

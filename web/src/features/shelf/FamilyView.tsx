@@ -3,6 +3,7 @@ import {
   cautionsOf,
   extentOf,
   phraseExercise,
+  tellingPhrase,
   type Choices,
   type Exercise,
   type Family,
@@ -54,7 +55,7 @@ export function FamilyView(props: FamilyViewProps) {
   const [all, setAll] = useState(false);
   const exercise = read?.exercise ?? null;
   const phrases = useMemo(() => (exercise ? phrasesOf(exercise, hornId) : []), [exercise, hornId]);
-  const first = useMemo(() => exercise && phraseExercise(exercise, 0), [exercise]);
+  const first = useMemo(() => exercise && phraseExercise(exercise, tellingPhrase(exercise)), [exercise]);
   const shift = exercise?.body && exercise.body !== 'horn' ? hornById(hornId).transposition : 0;
   const name = familyName(family.id, t);
   return (

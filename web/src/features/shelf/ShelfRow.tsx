@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { phraseExercise } from '@inner-hum/core/exercise';
+import { phraseExercise, tellingPhrase } from '@inner-hum/core/exercise';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -36,7 +36,7 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
     () => (exercise ? phrasesOf(exercise, hornId, MOST_PHRASES) : []),
     [exercise, hornId],
   );
-  const first = useMemo(() => exercise && phraseExercise(exercise, 0), [exercise]);
+  const first = useMemo(() => exercise && phraseExercise(exercise, tellingPhrase(exercise)), [exercise]);
   const name = familyId ? t(`familyName.${familyId}`) : exercise ? exerciseName(exercise, t) : '';
   return (
     <Box

@@ -1,0 +1,154 @@
+import { readFileSync } from 'node:fs';
+import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium() });
+
+test.beforeEach(({ page }) => firstVisit(page, 'stand-in player'));
+
+test('finding a drill on the Shelf, keeping it at hand, and playing it inside the own range', async ({
+  page,
+}) => {
+  await page.goto('/case');
+  const range = page.getByRole('group', { name: 'Your lowest note' });
+  for (let i = 0; i < 2; i++) await range.getByRole('button', { name: /more/ }).click();
+  await expect(range.getByRole('img', { name: 'C 4' })).toBeVisible();
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByText('24 exercises, ready for your horn and range')).toBeVisible();
+  await page.getByLabel('Good for').selectOption('swells');
+  await page.getByLabel('Search the Shelf').fill('in turn');
+  const row = page.locator('[data-shelf="alternatingSwells"]');
+  await expect(
+    page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /^Play / }) }),
+  ).toHaveCount(1);
+  await expect(row.locator('.engraving svg')).toBeVisible();
+  await row.getByRole('button', { name: /Keep .* at hand/ }).click();
+  await page.goto('/shelf?shown=favourites');
+  await row.getByRole('link', { name: 'Alternating swells', exact: true }).click();
+  await page.getByRole('group', { name: 'Tempo' }).getByRole('button', { name: /more/ }).click();
+  await expect(page).toHaveURL(/tempoBpm=/);
+  await page.goto('/shelf/family/quietDescent');
+  // The lowest four notes are now those of the player's range.
+  await expect(page.getByText('C4 – E flat 4')).toBeVisible();
+  await page.goto('/shelf/family/dropToBottom');
+  await page.getByRole('link', { name: 'Play', exact: true }).click();
+  await inPhase(page, 'armed').waitFor();
+  // A caution is told once.
+  await page.getByRole('button', { name: 'I have read it' }).click();
+  await expect(page.getByRole('complementary', { name: 'Before you begin' })).toHaveCount(0);
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor();
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await expect(page.getByText(/of 2 as written/)).toBeVisible();
+  await page.keyboard.press('p');
+  await page.goto('/shelf');
+  await expect(page.locator('[data-shelf="dropToBottom"]').getByTestId('last-result')).toBeVisible();
+});
+
+test('an exercise of one’s own: written, painted, put in order, tried by the stand-in, taken off and brought back', async ({
+  page,
+}) => {
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Write your own' }).click();
+  const name = page.getByLabel('What the exercise is called');
+  await name.fill('Two steps');
+  await name.press('Enter');
+  const items = page.getByTestId('items').getByRole('button');
+  await page.getByRole('button', { name: 'Rest', exact: true }).click();
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('button', { name: 'Half a step up', exact: true }).click();
+  await expect(items).toHaveText([/G4\s*4/, /Rest/, /4/]);
+  // Painted from the rule outward over the first note: a hairpin, engraved as one.
+  const shape = (await page.getByTestId('shape-brush').boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const [left, rule] = [shape.x, shape.y + shape.height / 2];
+  await page.mouse.move(left + 2, rule - 2);
+  await page.mouse.down();
+  await page.mouse.move(left + shape.width / 3, rule - 44, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.locator('[data-hairpin="grow"]')).toHaveCount(1);
+  // The rest goes in front by keys: lifted, moved, put down.
+  await items.nth(1).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(250);
+  await page.keyboard.press('ArrowLeft');
+  await page.waitForTimeout(250);
+  await page.keyboard.press('Space');
+  await expect(items).toHaveText([/Rest/, /G4/, /4/]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(items).toHaveText([/G4/, /Rest/, /4/]);
+  // What does not fit is told where it stands.
+  await items.nth(2).click();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'octave down' }).first().click();
+  await expect(page.locator('[data-problem="belowRange"]')).toContainText('is below your range');
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-problem]')).toHaveCount(0);
+  for (let i = 0; i < 6; i++) await page.getByRole('button', { name: 'Faster' }).click();
+
+  // Whoever plays otherwise, here the stand-in tries it.
+  await page.getByRole('link', { name: 'Let the stand-in try it' }).click();
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await expect(page.getByText(/of 2 as written\./)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(name).toHaveValue('Two steps');
+
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a file' }).click(),
+  ]);
+  const path = await file.path();
+  const [kept] = JSON.parse(readFileSync(path, 'utf8')) as { name: string; phrases: unknown[] }[];
+  expect(kept).toMatchObject({ name: 'Two steps', phrases: [{ items: { length: 3 } }] });
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByText('Two steps is off the Shelf.')).toBeVisible();
+  const mine = page.getByRole('link', { name: 'Two steps', exact: true });
+  await expect(mine).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(mine).toHaveCount(1);
+  const bringIn = page.locator('input[type="file"]');
+  await bringIn.setInputFiles(path);
+  await expect(mine).toHaveCount(2);
+  await bringIn.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('no') });
+  await expect(page.getByText('it is not JSON')).toBeVisible();
+  const broken = [{ ...kept, phrases: [{ items: [{ kind: 'note', lengthBeats: 4 }] }] }, kept];
+  await bringIn.setInputFiles({
+    name: 'y.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(broken)),
+  });
+  await expect(page.getByText(/Number 1 was left out: phrases\[0\]\.items\[0\]/)).toBeVisible();
+  await expect(mine).toHaveCount(3);
+});
+
+test('a set on paper, A4 and Letter', async ({ page }) => {
+  await page.goto('/shelf/sheet?of=pairedSwells&of=octaveRestart&of=nothing');
+  await expect(page.getByRole('heading', { level: 2 })).toHaveText(['Paired swells', 'Octave and restart']);
+  await expect(page.locator('.engraving[data-engraved="yes"] svg').first()).toBeVisible();
+  await expect(page.locator('.engraving').last()).toContainText('fingered B flat 3');
+  const papers = [
+    ['A4', 595, 842],
+    ['Letter', 612, 792],
+  ] as const;
+  for (const [paper, width, height] of papers) {
+    await page.getByRole('button', { name: paper }).click();
+    await expect(page.getByRole('button', { name: paper })).toHaveAttribute('aria-pressed', 'true');
+    // A PDF names the size of every page in points; one page may be a point off.
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    const boxes = [...pdf.matchAll(/\/MediaBox\s*\[0 0 ([\d.]+) ([\d.]+)\]/g)];
+    expect(boxes.length).toBeGreaterThanOrEqual(2);
+    for (const [, wide, high] of boxes) {
+      expect(Math.abs(Number(wide) - width)).toBeLessThan(1.5);
+      expect(Math.abs(Number(high) - height)).toBeLessThan(1.5);
+    }
+    // Nothing is cut at the right: every line of music is as wide as the paper between its margins, or less.
+    await page.emulateMedia({ media: 'print' });
+    const most = await page.evaluate(() =>
+      Math.max(
+        ...[...document.querySelectorAll('.engraving svg')].map((line) => line.getBoundingClientRect().width),
+      ),
+    );
+    expect(most).toBeLessThanOrEqual(((width - 85) * 96) / 72 + 1);
+    await page.emulateMedia({ media: 'screen' });
+  }
+});
