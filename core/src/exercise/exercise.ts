@@ -1,4 +1,4 @@
-import type { WrittenMidi } from '../horn/index.ts';
+import type { KeyId, WrittenMidi } from '../horn/index.ts';
 import type { MajorKey } from './keys.ts';
 import type { DynamicMark } from './dynamics.ts';
 
@@ -31,6 +31,7 @@ export const JUDGED = [
   'line',
   'silence',
   'colour',
+  'match',
 ] as const;
 export type Judged = (typeof JUDGED)[number];
 
@@ -43,6 +44,8 @@ export interface NoteItem {
   writtenMidi: WrittenMidi;
   /** The written note whose regular fingering is held; null where it is that of the note itself. */
   fingered: WrittenMidi | null;
+  /** The keys that are pressed, where they are not the regular ones; absent: those of `fingered`. */
+  keys?: KeyId[];
   lengthBeats: number;
   /** Held as long as it stays good: `lengthBeats` is then the most that is asked for. */
   open: boolean;

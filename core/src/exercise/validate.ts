@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { KEYS } from '../horn/index.ts';
 import { CoreError } from '../signal/index.ts';
 import { DYNAMIC_MARKS } from './dynamics.ts';
 import {
@@ -91,6 +92,7 @@ const ITEMS = {
       kind: kindIs('note'),
       writtenMidi: midi.required(),
       fingered: midi.nullable().default(null),
+      keys: yup.array(yup.string().oneOf(KEYS).required()).max(KEYS.length).optional(),
       lengthBeats,
       open: yup.boolean().default(false),
       dynamics: dynamicsSchema,

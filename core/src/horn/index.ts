@@ -5,6 +5,20 @@ export { frequencyHz, centsBetween, nearestMidi } from './pitch.ts';
 export { HORNS, HORN_IDS, hornById, isHornId, type Horn, type HornId } from './horns.ts';
 export { toSounding, toWritten } from './horns.ts';
 export { regularTube, type TubeFingering } from './tubes.ts';
+export { fingeringOf, isSameFingering, KEYS, keysMoved, type Fingering, type KeyId } from './keys.ts';
+export { fingeringsOf, regularFingering } from './fingerings.ts';
+export { HIGHEST_PARTIAL, LAST_FUNDAMENTAL, partialNote, pureCents } from './partials.ts';
+export { regularRoute, routesTo, type Route } from './routes.ts';
+export { routeChance, type Spoken } from './routeChance.ts';
+export {
+  allowedRoutes,
+  bestLine,
+  moveCost,
+  routeCost,
+  ROUTE_MODES,
+  type RoutedLine,
+  type RouteMode,
+} from './router.ts';
 export { readNote } from './readNote.ts';
 export { nameNote, type NoteNaming, type NoteName } from './noteNames.ts';
 export { pitchTarget, type FingeredNote, type PitchTarget } from './pitchTarget.ts';

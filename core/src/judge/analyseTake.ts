@@ -6,6 +6,7 @@ import { judgeBetween } from './judgeBetween.ts';
 import { measureJoinedPeak, measureLine } from './judgeLine.ts';
 import { judgeNote, type JudgedNote } from './judgeNote.ts';
 import { prepare } from './judging.ts';
+import { matchDb } from './match.ts';
 import type { SwellMeasures } from './measures.ts';
 import { noteAnalysis } from './noteAnalysis.ts';
 import type { TakeContext } from './takeContext.ts';
@@ -78,6 +79,7 @@ export function analyseTake(
       );
   });
 
+  matchNotes(score, judged);
   const items = score.map((timed, index): ItemAnalysis =>
     timed.item.kind === 'note'
       ? noteAnalysis(
@@ -98,4 +100,24 @@ export function analyseTake(
     verdict: reachWholeVerdict(items, judging.tolerance),
     notJudged: context.droneSpoils ? ['pitch', 'onset'] : [],
   };
+}
+
+/** Sounds of one pitch that are to match: each later one against the first of its phrase. */
+function matchNotes(score: readonly TimedItem[], judged: ReadonlyMap<number, JudgedNote>): void {
+  for (const [index, { item, measures }] of judged) {
+    if (!measures.profileDb) continue;
+    const first = [...judged].find(
+      ([i, other]) =>
+        i < index &&
+        score[i].phrase === score[index].phrase &&
+        other.item.writtenMidi === item.writtenMidi &&
+        other.measures.profileDb,
+    )?.[1].measures;
+    if (!first?.profileDb) continue;
+    const against = (from: number | null, to: number | null) =>
+      from === null || to === null ? null : to - from;
+    measures.matchDb = matchDb(first.profileDb, measures.profileDb);
+    measures.matchCents = against(first.centsMean, measures.centsMean);
+    measures.matchBrightness = against(first.brightness, measures.brightness);
+  }
 }

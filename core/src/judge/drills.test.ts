@@ -10,7 +10,15 @@ import {
   type Judged,
 } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
-import { hornById, HORN_IDS, writtenMidi, type HornId } from '../horn/index.ts';
+import {
+  hornById,
+  HORN_IDS,
+  partialNote,
+  pitchTarget,
+  regularTube,
+  writtenMidi,
+  type HornId,
+} from '../horn/index.ts';
 import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
 import { analyseTake, type Finding, type ItemAnalysis, type TakeAnalysis } from './index.ts';
 
@@ -85,7 +93,7 @@ const found = (item: ItemAnalysis, kind: Finding['kind']) =>
   item.verdict?.findings.some((each) => each.kind === kind);
 const isCalm = (item: ItemAnalysis) =>
   item.verdict?.findings.every(({ kind }) =>
-    ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst'].includes(kind),
+    ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst', 'matched'].includes(kind),
   ) ?? true;
 
 /** Every mistake that an item can have, with what the judge must say of it. */
@@ -137,7 +145,19 @@ function mistakes(
   const slurs = score.at(index + 1)?.item;
   const isTurn = item.dynamics.length === 3 || (isSlurred && item.dynamics[0].mark === 'ff');
   const seconds = (item.lengthBeats * 60) / exercise.tempoBpm;
-  const partial = 3;
+  // A slip to the pitch of the note beside it is no slip.
+  const tube = regularTube(item.fingered ?? item.writtenMidi);
+  const beside = [score.at(index + 1), index > 0 ? score[index - 1] : undefined].map((other) =>
+    other?.item.kind === 'note' ? other.item.writtenMidi : null,
+  );
+  const partial =
+    [3, 4, 5, 6].find((each) => {
+      const sounds = partialNote(tube.tube, each);
+      return sounds !== item.writtenMidi && !beside.includes(sounds);
+    }) ?? 7;
+  const isRepeated = [score.at(index + 1), index > 0 ? score[index - 1] : undefined].some(
+    (other) => other?.item.kind === 'note' && other.item.writtenMidi === item.writtenMidi,
+  );
   if (item.bend) {
     const depth = -Math.min(...item.bend.map(({ cents }) => cents));
     return [
@@ -156,7 +176,8 @@ function mistakes(
       fault: { item: index, kind: 'wrongNote', semitones: 2 },
       check: (each) => expect(each).toMatchObject({ status: 'wrongNote', heardMidi: item.writtenMidi + 2 }),
     },
-    { fault: { item: index, kind: 'repeated' }, check: names('restart') },
+    // Of two notes of one pitch nobody can tell which was begun again.
+    ...(isRepeated ? [] : [{ fault: { item: index, kind: 'repeated' as const }, check: names('restart') }]),
     {
       fault: { item: index, kind: 'slip', atSeconds: 0.6, lengthSeconds: 0.09, toPartial: partial },
       check: names('crack'),
@@ -170,6 +191,21 @@ function mistakes(
       check: (each, why) => near('cents', of(each)?.centsMean, 28, why),
     },
   ];
+  if (item.fingered !== null) {
+    const { partial: wanted } = pitchTarget(item, 'alto', 440);
+    const sounds = (heard: number) => (each: ItemAnalysis, why: string) => {
+      names(heard < wanted ? 'lowPartial' : 'highPartial')(each, why);
+      expect(each.kind === 'note' && each.heardPartial, why).toBe(heard);
+    };
+    // The partial under it, the one over it, the fundamental; and falling back to that.
+    for (const heard of new Set([wanted - 1, wanted + 1, 1]))
+      all.push({ fault: { item: index, kind: 'wrongPartial', partial: heard }, check: sounds(heard) });
+    if (wanted > 2 && slurs?.kind !== 'note')
+      all.push({
+        fault: { item: index, kind: 'slip', atSeconds: 0.6, lengthSeconds: seconds, toPartial: 1 },
+        check: names('fellBack'),
+      });
+  }
   if (
     score.filter((each) => each.item.kind === 'note').length > 1 ||
     score.some((each) => each.item.kind === 'air')
@@ -216,7 +252,7 @@ function mistakes(
         fault: { item: index, kind: 'slip', atSeconds: 0, lengthSeconds: 0.12, toPartial: partial },
         check: names('firstPartial'),
       });
-    if (score.at(index - 1)?.item.kind !== 'air')
+    if (item.attack !== 'tongued' && score.at(index - 1)?.item.kind !== 'air')
       all.push({
         fault: { item: index, kind: 'slowAnswer', responseMs: 400 },
         check: (each, why) => near('responseMs', of(each)?.responseMs, 400, why),
@@ -279,6 +315,13 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['breakDrill', 2],
   ['scaleEnds', 0, { beats: 2 }, FEW],
   ['beforeAfter', 2, {}, FEW],
+  ['overtoneEar', 0, { partial: 3 }],
+  ['overtoneClimb', 0, { partial: 4 }],
+  ['overtoneSwitch', 0, { partial: 3, attack: 'tongued' }, FEW],
+  ['overtoneHits', 0, { partial: 4, attack: 'tongued' }],
+  ['overtoneCascade', 3, { partial: 4 }],
+  ['overtoneScale', 0, { route: 'fifth', key: 'D' }, FEW],
+  ['overtoneMatch', 0, { partial: 4, start: 'countIn' }],
 ];
 
 it.each(DRILLS)(

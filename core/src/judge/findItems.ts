@@ -1,4 +1,5 @@
 import { noteTarget, onlyNote, type TimedItem } from '../exercise/index.ts';
+import { FRAME_SECONDS } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
 import { median, percentile } from '../stats/index.ts';
 import { findToneSpan, onsetSeconds, partialOf } from '../tone/index.ts';
@@ -9,11 +10,15 @@ import type { Judging } from './judging.ts';
 const MOST_BEND_CENTS = 90;
 
 /** A take of one note is one tone, whatever happens in it; anything else is followed. */
-export function findItems({ track, context, score }: Judging): (Found | null)[] {
+export function findItems(judging: Judging): (Found | null)[] {
+  const { track, context, score } = judging;
   const { exercise, hornId, a4Hz, roomFloorDb, beatZeroSeconds } = context;
   const note = onlyNote(exercise);
   if (note === null)
-    return followScore({ track, score, exercise, hornId, a4Hz, roomFloorDb, beatZeroSeconds });
+    return withChangedFingers(
+      judging,
+      followScore({ track, score, exercise, hornId, a4Hz, roomFloorDb, beatZeroSeconds }),
+    );
   const span = findToneSpan(track, roomFloorDb);
   if (span === null) return [null];
   const pitches = track.columns.f0Hz.subarray(span.first, span.last + 1).filter((hz) => !Number.isNaN(hz));
@@ -23,6 +28,38 @@ export function findItems({ track, context, score }: Judging): (Found | null)[] 
   const isOther =
     Math.abs(centsBetween(soundingHz, targetHz)) > MOST_BEND_CENTS && partialOf(soundingHz, tubeHz) === null;
   return [{ span, status: isOther ? 'wrongNote' : 'played', soundingHz }];
+}
+
+/** What is left of a tone for a note slurred to at the same pitch. */
+const LEAST_SECONDS = 0.25;
+const SAME_CENTS = 40;
+
+/**
+ * Where only the fingers change, the sound goes on as one tone: a note slurred to at the pitch of the note before it begins
+ * where it is written, after the length of that note.
+ */
+function withChangedFingers(
+  { score, context, secondsPerBeat }: Judging,
+  found: readonly (Found | null)[],
+): (Found | null)[] {
+  const { exercise, hornId, a4Hz } = context;
+  const hzOf = ({ item }: TimedItem) =>
+    item.kind === 'note' ? noteTarget(exercise, item, hornId, a4Hz).targetHz : null;
+  const parted = [...found];
+  for (let i = 1; i < score.length; i++) {
+    const [before, here] = [score[i - 1], score[i]];
+    const tone = parted[i - 1];
+    const [from, to] = [hzOf(before), hzOf(here)];
+    if (!tone || parted[i] || from === null || to === null || before.phrase !== here.phrase) continue;
+    if (here.item.kind !== 'note' || here.item.attack !== 'slurred') continue;
+    if (Math.abs(centsBetween(from, to)) > SAME_CENTS) continue;
+    const { first, last } = tone.span;
+    const change = first + Math.round((before.item.lengthBeats * secondsPerBeat) / FRAME_SECONDS);
+    if (last - change < LEAST_SECONDS / FRAME_SECONDS) continue;
+    parted[i - 1] = { ...tone, span: { first, last: change - 1 } };
+    parted[i] = { ...tone, span: { first: change, last } };
+  }
+  return parted;
 }
 
 /**

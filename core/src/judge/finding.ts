@@ -4,6 +4,10 @@ import type { WrittenMidi } from '../horn/index.ts';
 export type Finding =
   | { kind: 'missed' }
   | { kind: 'wrongNote'; heardMidi: WrittenMidi }
+  /** Another partial of the fingered tube sounded for most of the note, under or over the one that was wanted. */
+  | { kind: 'lowPartial' | 'highPartial'; partial: number; wanted: number }
+  /** It spoke, and fell to a lower partial to its end. */
+  | { kind: 'fellBack'; to: number; atSeconds: number }
   | { kind: 'jump'; to: number; atSeconds: number }
   | { kind: 'breath'; atSeconds: number }
   | { kind: 'restart'; atSeconds: number }
@@ -38,6 +42,10 @@ export type Finding =
   | { kind: 'colourMoved'; harmonics: number; spreadCents: number }
   /** Bare air against the first of the phrase, + is more. */
   | { kind: 'airAgainst'; db: number }
+  /** Beside the other sound of the same pitch: too far off in colour or pitch, or near enough. */
+  | { kind: 'colourApart'; db: number }
+  | { kind: 'pitchApart'; cents: number }
+  | { kind: 'matched'; db: number; cents: number }
   | { kind: 'even'; errorDb: number; spreadCents: number }
   | { kind: 'quiet' };
 
@@ -45,6 +53,11 @@ export type Finding =
 export type Advice =
   | 'countTheRest'
   | 'nameItFirst'
+  | 'voiceHigher'
+  | 'voiceLower'
+  | 'keepTheVoicing'
+  | 'sameSoundFirst'
+  | 'samePitchFirst'
   | 'moreAirBeforeJump'
   | 'keepAirThrough'
   | 'oneBreathSooner'

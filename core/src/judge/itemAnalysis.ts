@@ -20,6 +20,8 @@ export interface NoteAnalysis extends AnyItem {
   writtenMidi: WrittenMidi;
   /** The note that was heard in its place. */
   heardMidi: WrittenMidi | null;
+  /** Partial of the fingered tube that sounded for most of it, right or wrong; null where none did. Absent in older takes. */
+  heardPartial?: number | null;
   measures: ItemMeasures | null;
 }
 

@@ -4,9 +4,11 @@ import type { ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
 import { measureBend } from './bend.ts';
 import { colourSpan } from './colourSpan.ts';
+import { heardPartial } from './heardPartial.ts';
 import type { Judging } from './judging.ts';
 import { measureLanding } from './landing.ts';
 import { layNote } from './layNote.ts';
+import { profileOf } from './match.ts';
 import type { ItemMeasures, LineMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import type { NoteTrack } from './noteTrack.ts';
@@ -22,6 +24,8 @@ export interface JudgedNote {
   read: NoteTrack;
   measures: ItemMeasures;
   events: TakeEvent[];
+  /** Partial of the fingered tube that sounded for most of it. */
+  heardPartial: number | null;
 }
 
 const NO_ENDS = {
@@ -91,6 +95,7 @@ export function judgeNote(
     // A steady tone has no ends to compare.
     ...(!isSwell && NO_ENDS),
     ...(note.bend && measureBend(track, span)),
+    ...(note.judged?.includes('match') && { profileDb: profileOf(track, span) }),
     ...(note.judged?.includes('colour') && { colourSpan: colourSpan(read) }),
     ...(context.droneSpoils && NO_PITCH),
     swellErrorDb: error?.rmsDb ?? null,
@@ -125,7 +130,8 @@ export function judgeNote(
     ...degrade,
     ...stairs.map((stair) => stairEvent(stair, noteZero, secondsPerBeat)),
   ].sort((a, b) => a.timeSeconds - b.timeSeconds);
-  return { item: note, span, onsetSeconds, read, measures, events };
+  const sounding = note.bend ? target.partial : heardPartial(track, span, target.tubeHz);
+  return { item: note, span, onsetSeconds, read, measures, events, heardPartial: sounding };
 }
 
 function stairEvent({ fromBeat, toBeat, stepDb }: Stair, zero: number, secondsPerBeat: number): TakeEvent {

@@ -1,4 +1,5 @@
 import type { HoldCause } from './hold.ts';
+import type { Profile } from './match.ts';
 
 /** What can be said of any note over its steady part; null where there is no answer. Units are in the names. */
 export interface NoteMeasures {
@@ -80,6 +81,12 @@ export interface AskedMeasures {
   bendBackCents?: number | null;
   /** How far the colour moved: 10-90 percentile width of brightness, smoothed 150 ms, over the steady part. */
   colourSpan?: number | null;
+  /** The colour of the steady part, to be matched. */
+  profileDb?: Profile;
+  /** Against the first such note of the phrase: see `matchDb`; pitch and brightness, + is sharper and brighter. */
+  matchDb?: number | null;
+  matchCents?: number | null;
+  matchBrightness?: number | null;
 }
 
 /** Every figure of one note of an exercise. */

@@ -1,13 +1,17 @@
-import type { NoteItem, TimedItem } from '../exercise/index.ts';
+import { noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { hornById, nearestMidi, toWritten } from '../horn/index.ts';
 import type { Finding } from './finding.ts';
 import type { Found } from './follow.ts';
+import { heardPartial } from './heardPartial.ts';
 import type { NoteAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
 import type { Judging } from './judging.ts';
-import { noteFindings } from './noteFindings.ts';
+import { noteFindings, wrongPartial } from './noteFindings.ts';
 import { reachVerdict, type Verdict } from './verdict.ts';
+
+/** Beside a note lie the notes beside it. */
+const EDGE_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 
 /** What became of one written note: missed, something else in its place, or played and measured. */
 export function noteAnalysis(
@@ -25,11 +29,22 @@ export function noteAnalysis(
   if (!found || !judged) {
     const heardMidi =
       found && toWritten(nearestMidi(found.soundingHz, context.a4Hz), hornById(context.hornId));
-    const finding: Finding = heardMidi === null ? { kind: 'missed' } : { kind: 'wrongNote', heardMidi };
+    const target = noteTarget(context.exercise, item, context.hornId, context.a4Hz);
+    // What sounded where the note should have been: the tone before it may have gone on.
+    const frameAt = (beat: number) => Math.round((zero + beat * secondsPerBeat) / FRAME_SECONDS);
+    const span = found?.span ?? {
+      first: Math.max(0, frameAt(startBeat) + EDGE_FRAMES),
+      last: Math.min(judging.track.count - 1, frameAt(endBeat) - EDGE_FRAMES),
+    };
+    const heard = heardPartial(judging.track, span, target.tubeHz);
+    const finding: Finding =
+      wrongPartial(heard, target.partial) ??
+      (heardMidi === null ? { kind: 'missed' } : { kind: 'wrongNote', heardMidi });
     return {
       ...common,
       status: found ? 'wrongNote' : 'missed',
       heardMidi,
+      heardPartial: heard,
       startSeconds: found && found.span.first * FRAME_SECONDS,
       endSeconds: found && found.span.last * FRAME_SECONDS,
       measures: null,
@@ -46,21 +61,26 @@ export function noteAnalysis(
     tolerance,
     writtenSeconds: (endBeat - startBeat) * secondsPerBeat,
     writtenEndSeconds: zero + endBeat * secondsPerBeat,
+    partial: noteTarget(context.exercise, item, context.hornId, context.a4Hz).partial,
+    heardPartial: judged.heardPartial,
     breathHeard: events.some(({ type }) => type === 'breath'),
   });
-  const { bendRangeCents, colourSpan } = measures;
+  const { bendRangeCents, colourSpan, matchDb, matchCents } = measures;
   const plain: Finding =
     typeof bendRangeCents === 'number'
       ? { kind: 'bent', cents: bendRangeCents }
-      : typeof colourSpan === 'number'
-        ? { kind: 'colourMoved', harmonics: colourSpan, spreadCents: measures.centsSpread ?? 0 }
-        : item.open && measures.holdSeconds !== null && measures.holdCause !== null
-          ? { kind: 'held', seconds: measures.holdSeconds, cause: measures.holdCause }
-          : { kind: 'even', errorDb: measures.swellErrorDb ?? 0, spreadCents: measures.centsSpread ?? 0 };
+      : typeof matchDb === 'number' && typeof matchCents === 'number'
+        ? { kind: 'matched', db: matchDb, cents: matchCents }
+        : typeof colourSpan === 'number'
+          ? { kind: 'colourMoved', harmonics: colourSpan, spreadCents: measures.centsSpread ?? 0 }
+          : item.open && measures.holdSeconds !== null && measures.holdCause !== null
+            ? { kind: 'held', seconds: measures.holdSeconds, cause: measures.holdCause }
+            : { kind: 'even', errorDb: measures.swellErrorDb ?? 0, spreadCents: measures.centsSpread ?? 0 };
   return {
     ...common,
     status: 'played',
     heardMidi: null,
+    heardPartial: judged.heardPartial,
     startSeconds: onset,
     endSeconds: span.last * FRAME_SECONDS,
     measures,

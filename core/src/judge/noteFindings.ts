@@ -22,6 +22,13 @@ const BEND_SHARE = 0.85;
 /** Colour that moves by less than this share of its own middle is heard as one colour. */
 const COLOUR_SHARE = 0.12;
 
+/** A note that sounded this long on its partial has spoken. */
+const SPOKE_SECONDS = 0.2;
+/** A slip that lasts this near to the end was not mended. */
+const STAYED_SECONDS = 0.2;
+/** Two sounds of one pitch nearer than this are hard to tell apart by colour. */
+const MATCH_DB = 4;
+
 export interface NoteHeard {
   note: NoteItem;
   measures: ItemMeasures;
@@ -32,6 +39,9 @@ export interface NoteHeard {
   writtenSeconds: number;
   /** When it should end, on the take's clock. */
   writtenEndSeconds: number;
+  /** Partials of the fingered tube: the one written, and the one that sounded for most of the note. */
+  partial: number;
+  heardPartial: number | null;
   /** Air was drawn in its hole. */
   breathHeard: boolean;
 }
@@ -52,10 +62,18 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   const isSteady = shapeOf(note) === 'steady';
   const since = (time: number) => time - onsetSeconds;
 
+  const end = events.find((event) => event.type === 'end');
   const jump = events.find((event) => event.type === 'jump');
+  // What spoke right and fell later was not wrong from the start.
+  const spoke = m.firstPartial === null && jump && since(jump.timeSeconds) > SPOKE_SECONDS;
+  const wrong = spoke ? null : wrongPartial(heard.heardPartial, heard.partial);
+  if (wrong) return [wrong];
   if (jump?.type === 'jump')
-    if (m.firstPartial === null || since(jump.timeSeconds) > 0.1)
-      found.push({ kind: 'jump', to: jump.to, atSeconds: since(jump.timeSeconds) });
+    if (m.firstPartial === null || since(jump.timeSeconds) > 0.1) {
+      const stays = jump.timeSeconds + jump.lengthSeconds > (end?.timeSeconds ?? 0) - STAYED_SECONDS;
+      const kind = stays && jump.to < jump.from ? 'fellBack' : 'jump';
+      found.push({ kind, to: jump.to, atSeconds: since(jump.timeSeconds) });
+    }
   const crack = events.find((event) => event.type === 'crack');
   if (crack?.type === 'crack' && m.firstPartial === null)
     found.push({ kind: 'crack', to: crack.to, atSeconds: since(crack.timeSeconds) });
@@ -66,7 +84,6 @@ export function noteFindings(heard: NoteHeard): Finding[] {
       found.push({ kind: 'gap', atSeconds, lengthMs: 1000 * gap.lengthSeconds });
     else found.push({ kind: breathHeard ? 'breath' : 'restart', atSeconds });
   }
-  const end = events.find((event) => event.type === 'end');
   const sounded = end ? since(end.timeSeconds) : 0;
   const missing = writtenEndSeconds - (end?.timeSeconds ?? 0);
   // A note that came late and ended in time is late, not short.
@@ -100,9 +117,19 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   return found;
 }
 
+/** Another partial than the written one, if one sounded. */
+export function wrongPartial(heard: number | null, wanted: number): Finding | null {
+  if (heard === null || heard === wanted) return null;
+  return { kind: heard < wanted ? 'lowPartial' : 'highPartial', partial: heard, wanted };
+}
+
 /** What only such a note is asked for: to be bent, to change its colour. */
 function askedFindings(note: NoteItem, m: ItemMeasures, { pitchCents }: Tolerance): Finding[] {
   const found: Finding[] = [];
+  if (typeof m.matchCents === 'number' && Math.abs(m.matchCents) > pitchCents)
+    found.push({ kind: 'pitchApart', cents: m.matchCents });
+  if (typeof m.matchDb === 'number' && m.matchDb > MATCH_DB)
+    found.push({ kind: 'colourApart', db: m.matchDb });
   if (note.bend && m.bendRangeCents !== null && m.bendRangeCents !== undefined) {
     const wantedCents = -Math.min(...note.bend.map(({ cents }) => cents));
     if (m.bendRangeCents < BEND_SHARE * wantedCents)

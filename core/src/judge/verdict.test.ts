@@ -69,6 +69,8 @@ function verdict(
     tolerance: TOLERANCES[level],
     writtenSeconds: 8,
     writtenEndSeconds: 8.5,
+    partial: 1,
+    heardPartial: 1,
     breathHeard: events.some(({ type }) => type === 'breath'),
   });
   const even = { kind: 'even', errorDb: 0.8, spreadCents: 4 } as const;

@@ -17,6 +17,9 @@ export interface Verdict {
 const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: Judged | null }> = {
   missed: { weight: 100, advice: 'countTheRest', judged: null },
   wrongNote: { weight: 95, advice: 'nameItFirst', judged: null },
+  lowPartial: { weight: 93, advice: 'voiceHigher', judged: null },
+  highPartial: { weight: 93, advice: 'voiceLower', judged: null },
+  fellBack: { weight: 91, advice: 'keepTheVoicing', judged: null },
   jump: { weight: 90, advice: 'moreAirBeforeJump', judged: null },
   breath: { weight: 88, advice: 'oneBreathSooner', judged: null },
   restart: { weight: 85, advice: 'goOnAnyway', judged: null },
@@ -44,6 +47,9 @@ const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: J
   bendShort: { weight: 36, advice: 'bendByTongue', judged: null },
   bendBack: { weight: 33, advice: 'comeBackByEar', judged: 'pitch' },
   colourStill: { weight: 28, advice: 'widerVowels', judged: 'colour' },
+  pitchApart: { weight: 35, advice: 'samePitchFirst', judged: 'match' },
+  colourApart: { weight: 29, advice: 'sameSoundFirst', judged: 'match' },
+  matched: { weight: 1, advice: 'moveOn', judged: null },
   airAgainst: { weight: 1, advice: 'takeTheFreer', judged: null },
   bent: { weight: 1, advice: 'addABeat', judged: null },
   colourMoved: { weight: 1, advice: 'addABeat', judged: null },
@@ -52,7 +58,15 @@ const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: J
   quiet: { weight: 0, advice: 'addABeat', judged: null },
 };
 
-const PLAIN: readonly Finding['kind'][] = ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst'];
+const PLAIN: readonly Finding['kind'][] = [
+  'even',
+  'quiet',
+  'held',
+  'bent',
+  'colourMoved',
+  'airAgainst',
+  'matched',
+];
 
 /** Puts findings in order of weight; what an item is not judged by is left out (`judged` null: everything counts). */
 export function weigh(findings: readonly Finding[], judged: readonly Judged[] | null): Weighed[] {

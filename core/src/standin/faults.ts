@@ -2,6 +2,8 @@
 export type ItemFault = { item: number } & (
   | { kind: 'missed' }
   | { kind: 'wrongNote'; semitones: number }
+  /** Another partial of the fingered tube, all through. */
+  | { kind: 'wrongPartial'; partial: number }
   | { kind: 'late'; seconds: number }
   /** Breaks off after a third and begins again. */
   | { kind: 'repeated' }
@@ -20,6 +22,8 @@ export type ItemFault = { item: number } & (
   | { kind: 'shallowBend'; share: number }
   /** The colour stays where it is. */
   | { kind: 'oneColour' }
+  /** Brighter (1) or darker (0) than the loudness has it. */
+  | { kind: 'colour'; at: number }
   /** Bare air louder or softer than it usually is. */
   | { kind: 'air'; db: number }
 );

@@ -51,7 +51,11 @@ export function planNote(planning: Planning, timed: TimedItem<NoteItem>, index: 
   if (!joins) startNote(planning, meant, startSeconds, breaksAt ?? endSeconds);
   if (faultOf(faults, index, 'earlyBreath') && breaksAt !== null) planBreath(planning, breaksAt + 0.08);
   if (breaksAt !== null) startTone(planning, meant, goesOnAt, endSeconds);
-  const played = faultOf(faults, index, 'wrongNote') ? 'wrongNote' : 'asWritten';
+  const played = faultOf(faults, index, 'wrongNote')
+    ? 'wrongNote'
+    : faultOf(faults, index, 'wrongPartial')
+      ? 'wrongPartial'
+      : 'asWritten';
   return { played, onsetSeconds: startSeconds, endSeconds, slurMs };
 }
 
@@ -64,7 +68,10 @@ function meantNote(
   const { item, startBeat, endBeat, phrase } = timed;
   const wrong = faultOf(faults, index, 'wrongNote');
   const sounds = wrong ? { writtenMidi: writtenMidi(item.writtenMidi + wrong.semitones) } : item;
-  const { targetHz, partial } = noteTarget(exercise, sounds, hornId, a4Hz);
+  const target = noteTarget(exercise, sounds, hornId, a4Hz);
+  const other = faultOf(faults, index, 'wrongPartial')?.partial ?? null;
+  const partial = other ?? target.partial;
+  const targetHz = other === null ? target.targetHz : other * target.tubeHz;
   // The air goes at the beat, the tone comes later.
   const slow = faultOf(faults, index, 'slowAnswer');
   const slowSeconds = slow ? (slow.responseMs - profile.responseMs) / 1000 : 0;
@@ -140,6 +147,8 @@ function colourOf(
   { timed: { item, startBeat }, index }: MeantNote,
   toneStart: number,
 ) {
+  const fixed = faultOf(faults, index, 'colour');
+  if (fixed) return () => fixed.at;
   const { words, judged } = item;
   if (!words || words.length < 2 || !judged?.includes('colour') || faultOf(faults, index, 'oneColour'))
     return null;

@@ -23,9 +23,10 @@ export function slurCents(fromCents: number, slur: StandInSlur, since: number): 
   return settling >= 1 ? 0 : -Math.sign(fromCents) * slur.overshootCents * Math.sin(Math.PI * settling);
 }
 
-/** slurMs by construction: from 20 cents off the old pitch until the new one is not left by 20 cents again. */
+/** slurMs by construction: from 20 cents off the old pitch until the new one is not left by 20 cents again; 0 where it never is. */
 export function slurMsOf(fromCents: number, slur: StandInSlur): number {
   const distance = Math.abs(fromCents);
+  if (distance <= 2 * NEAR_CENTS && slur.overshootCents <= NEAR_CENTS) return 0;
   const left = (slur.glideMs * NEAR_CENTS) / distance;
   const arrived = slur.glideMs - left;
   if (slur.overshootCents <= NEAR_CENTS) return arrived - left;

@@ -11,7 +11,7 @@ export interface Truth {
 
 /** What became of one written item. */
 export interface ItemTruth {
-  played: 'asWritten' | 'missed' | 'wrongNote';
+  played: 'asWritten' | 'missed' | 'wrongNote' | 'wrongPartial';
   /** When its tone (or air) began and ended; null where it was missed, and for rests. */
   onsetSeconds: number | null;
   endSeconds: number | null;

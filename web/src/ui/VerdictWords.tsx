@@ -47,6 +47,24 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
       return t('finding.even', { db: finding.errorDb.toFixed(1), count: Math.round(finding.spreadCents) });
     case 'wrongNote':
       return t('finding.wrongNote', { note: noteText(finding.heardMidi, naming) });
+    case 'lowPartial':
+    case 'highPartial':
+      return finding.partial === 1
+        ? t('finding.fundamental', { wanted: finding.wanted })
+        : t('finding.otherPartial', { partial: finding.partial, wanted: finding.wanted });
+    case 'fellBack':
+      return t(finding.to === 1 ? 'finding.fellToFundamental' : 'finding.fellBack', {
+        partial: finding.to,
+        seconds: finding.atSeconds.toFixed(1),
+      });
+    case 'pitchApart':
+      return t(finding.cents > 0 ? 'finding.pitchApartSharp' : 'finding.pitchApartFlat', {
+        count: Math.round(Math.abs(finding.cents)),
+      });
+    case 'colourApart':
+      return t('finding.colourApart', { db: finding.db.toFixed(1) });
+    case 'matched':
+      return t('finding.matched', { db: finding.db.toFixed(1), count: Math.round(Math.abs(finding.cents)) });
     case 'crack':
       return t('finding.crack', { partial: finding.to, seconds: finding.atSeconds.toFixed(1) });
     case 'breath':

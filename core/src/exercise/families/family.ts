@@ -30,7 +30,15 @@ export type FamilyId =
   | 'breakDrill'
   | 'fullScales'
   | 'scaleEnds'
-  | 'beforeAfter';
+  | 'beforeAfter'
+  | 'overtoneEar'
+  | 'overtoneClimb'
+  | 'overtoneSwitch'
+  | 'overtoneHits'
+  | 'overtoneCascade'
+  | 'overtoneScale'
+  | 'overtoneMatch'
+  | 'openedTone';
 
 /** What a family is good for. */
 export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'compare'] as const;

@@ -14,6 +14,16 @@ import { intervalTones } from './intervalTones.ts';
 import { lipPositions } from './lipPositions.ts';
 import { longHold } from './longHold.ts';
 import { octaveRestart } from './octaveRestart.ts';
+import {
+  openedTone,
+  overtoneCascade,
+  overtoneClimb,
+  overtoneEar,
+  overtoneHits,
+  overtoneMatch,
+  overtoneScale,
+  overtoneSwitch,
+} from './overtones.ts';
 import { pairedSwells } from './pairedSwells.ts';
 import { quietDescent } from './quietDescent.ts';
 import { singleSwell } from './singleSwell.ts';
@@ -25,7 +35,7 @@ export { completeChoices, PURPOSES, type Family, type FamilyId, type Purpose } f
 export type { Choices, Option, OptionName, Options } from './options.ts';
 export { scaleEnds, type ScaleEnd } from './scaleRange.ts';
 
-/** In the order of a sitting: air and ear first, then long notes, then the low end. */
+/** In the order of a sitting: air and ear first, then long notes, then the low end, then overtones. */
 export const FAMILIES: readonly Family[] = [
   airThenNote,
   lipPositions,
@@ -50,6 +60,14 @@ export const FAMILIES: readonly Family[] = [
   breakDrill,
   fullScales,
   scaleEndDrill,
+  overtoneEar,
+  overtoneClimb,
+  overtoneSwitch,
+  overtoneHits,
+  overtoneCascade,
+  overtoneScale,
+  overtoneMatch,
+  openedTone,
   beforeAfter,
 ];
 

@@ -1,3 +1,4 @@
+import { HIGHEST_PARTIAL } from '../../horn/index.ts';
 import { DYNAMIC_MARKS, type DynamicMark } from '../dynamics.ts';
 
 /** What may be chosen of a family, with what is usual. `sounding`: a written note shown by the pitch that sounds. */
@@ -5,7 +6,7 @@ export type Option =
   | { kind: 'note' | 'sounding'; least: number; most: number; usual: number }
   | {
       kind: 'number';
-      unit: 'bpm' | 'beats' | 'times' | 'halfSteps';
+      unit: 'bpm' | 'beats' | 'times' | 'halfSteps' | 'partial';
       least: number;
       most: number;
       step: number;
@@ -36,6 +37,10 @@ export type OptionName =
   | 'climb'
   | 'bend'
   | 'tries'
+  | 'partial'
+  | 'attack'
+  | 'overtones'
+  | 'route'
   | 'from'
   | 'loud';
 
@@ -65,6 +70,10 @@ const numbers =
 export const beatsOption = numbers('beats');
 export const timesOption = numbers('times');
 export const halfStepsOption = numbers('halfSteps');
+
+/** Partial of a tube, 2 to 8. */
+export const partialOption = (usual: number) =>
+  ({ kind: 'number', unit: 'partial', least: 2, most: HIGHEST_PARTIAL, step: 1, usual }) as const;
 
 export const tempoOption = (usual: number, least = 30, most = 240) =>
   ({ kind: 'number', unit: 'bpm', least, most, step: 1, usual }) as const;
