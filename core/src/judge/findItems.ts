@@ -36,15 +36,17 @@ const SAME_CENTS = 40;
 
 /**
  * Where only the fingers change, the sound goes on as one tone: a note slurred to at the pitch of the note before it begins
- * where it is written, after the length of that note.
+ * where it is written, after the length of that note. The same where a note slipped to the pitch of the next.
  */
 function withChangedFingers(
   { score, context, secondsPerBeat }: Judging,
   found: readonly (Found | null)[],
 ): (Found | null)[] {
   const { exercise, hornId, a4Hz } = context;
-  const hzOf = ({ item }: TimedItem) =>
-    item.kind === 'note' ? noteTarget(exercise, item, hornId, a4Hz).targetHz : null;
+  const targetOf = ({ item }: TimedItem) =>
+    item.kind === 'note' ? noteTarget(exercise, item, hornId, a4Hz) : null;
+  const hzOf = (timed: TimedItem) => targetOf(timed)?.targetHz ?? null;
+  const framesOf = ({ item }: TimedItem) => (item.lengthBeats * secondsPerBeat) / FRAME_SECONDS;
   const parted = [...found];
   for (let i = 1; i < score.length; i++) {
     const [before, here] = [score[i - 1], score[i]];
@@ -54,10 +56,23 @@ function withChangedFingers(
     if (here.item.kind !== 'note' || here.item.attack !== 'slurred') continue;
     if (Math.abs(centsBetween(from, to)) > SAME_CENTS) continue;
     const { first, last } = tone.span;
-    const change = first + Math.round((before.item.lengthBeats * secondsPerBeat) / FRAME_SECONDS);
+    const change = first + Math.round(framesOf(before));
     if (last - change < LEAST_SECONDS / FRAME_SECONDS) continue;
     parted[i - 1] = { ...tone, span: { first, last: change - 1 } };
     parted[i] = { ...tone, span: { first: change, last } };
+  }
+  // On one tube a note that fell to the partial of the next one is the first part of that one's tone.
+  for (let i = score.length - 2; i >= 0; i--) {
+    const [here, next] = [score[i], score[i + 1]];
+    const tone = parted[i + 1];
+    if (parted[i] || !tone || here.phrase !== next.phrase) continue;
+    if (next.item.kind !== 'note' || next.item.attack !== 'slurred') continue;
+    if (targetOf(here)?.tubeHz !== targetOf(next)?.tubeHz) continue;
+    const { first, last } = tone.span;
+    const change = first + Math.round(framesOf(here));
+    if (last - change < Math.max(LEAST_SECONDS / FRAME_SECONDS, framesOf(next) / 2)) continue;
+    parted[i] = { ...tone, span: { first, last: change - 1 } };
+    parted[i + 1] = { ...tone, span: { first: change, last } };
   }
   return parted;
 }

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { halfWidth16to84, median, percentile, smoothInto, theilSen } from './index.ts';
+import { halfWidth16to84, median, percentile, smoothInto, theilSen, wilson } from './index.ts';
 
 it('has the percentiles of a standard statistics text', () => {
   // Type 7 of Hyndman & Fan: R's quantile(c(1, 2, 4, 8), c(.25, .5, .9)) = 1.75, 3, 6.8
@@ -28,4 +28,13 @@ it('smooths around holes and never moves a straight line', () => {
   expect(out[2]).toBeCloseTo(2, 12);
   smoothInto(out, [0, 1, 2, 3, 4], 5);
   expect(out[2]).toBeCloseTo(2, 12);
+});
+
+it('gives the interval of a share as published: 8 of 10 at 95 %', () => {
+  // By hand from Wilson's formula: (0.8 + 0.19207) / 1.38415 = 0.71674, half width 0.22658.
+  const interval = wilson(8, 10, 1.959964);
+  expect(interval?.low).toBeCloseTo(0.4902, 3);
+  expect(interval?.high).toBeCloseTo(0.9433, 3);
+  expect(wilson(0, 0)).toBe(null);
+  expect(wilson(0, 5)?.low).toBe(0);
 });

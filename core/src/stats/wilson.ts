@@ -1,0 +1,17 @@
+/** Standard normal quantile of a two-sided 90 % interval. */
+const Z_90 = 1.6448536269514722;
+
+export interface Interval {
+  low: number;
+  high: number;
+}
+
+/** Wilson's score interval of a share (Wilson 1927), 90 % unless another z is given; null for no tries. */
+export function wilson(successes: number, tries: number, z = Z_90): Interval | null {
+  if (tries === 0) return null;
+  const share = successes / tries;
+  const z2 = z * z;
+  const middle = (share + z2 / (2 * tries)) / (1 + z2 / tries);
+  const half = (z / (1 + z2 / tries)) * Math.sqrt((share * (1 - share)) / tries + z2 / (4 * tries * tries));
+  return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
+}
