@@ -7,10 +7,9 @@ import { MOST_POINTS } from './validate.ts';
 
 /** A phrase moved by half steps, fingerings with it; its key is no longer that of its notes. */
 export function transposed(phrase: Phrase, halfSteps: number): Phrase {
-  const moved = { ...phrase };
-  delete moved.key;
+  const { key, ...keyless } = phrase;
   return {
-    ...moved,
+    ...keyless,
     items: phrase.items.map((item) => {
       if (!('writtenMidi' in item)) return item;
       const moved = { ...item, writtenMidi: writtenMidi(item.writtenMidi + halfSteps) };

@@ -66,6 +66,7 @@ export {
 export { barsOf, type NoteValue, type WrittenPart } from './bars.ts';
 export { movedTo, painted, transposed, withLength, type BrushPoint } from './edit.ts';
 export { newExercise } from './newExercise.ts';
+export { routeExercise } from './routeExercise.ts';
 export { problemsOf, type Problem } from './problems.ts';
 export { CAUTIONS, cautionsOf, type Caution } from './cautions.ts';
 export { allNotes, extentOf, type Extent } from './extent.ts';

@@ -12,6 +12,7 @@ export {
   type RecordedNote,
 } from './analyseRecording.ts';
 export { centsAgainstLevel, type CentsAgainstLevel } from './centsAgainstLevel.ts';
+export type { Profile } from './match.ts';
 export type { TakeEvent } from './takeEvent.ts';
 export type { ItemMeasures, NoteMeasures, SwellMeasures } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';

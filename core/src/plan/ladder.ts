@@ -39,19 +39,17 @@ const REACHED_LOW = 0.5;
 /** Every rung of a horn: its fundamentals from the lowest note to F4, partials 1 to 8, by fundamental. */
 export function ladder(horn: Pick<Horn, 'lowest'>, tries: readonly RungTry[]): Rung[][] {
   const fundamentals = Array.from({ length: LAST_FUNDAMENTAL - horn.lowest + 1 }, (_, i) => horn.lowest + i);
-  const byRung = new Map<string, RungTry[]>();
-  for (const each of tries.toSorted((a, b) => a.at - b.at)) {
-    const key = `${each.fingered}/${each.partial}`;
-    byRung.set(key, [...(byRung.get(key) ?? []), each]);
-  }
   return fundamentals.map((fundamental) =>
-    Array.from({ length: HIGHEST_PARTIAL }, (_, i) =>
-      rungOf(writtenMidi(fundamental), i + 1, (byRung.get(`${fundamental}/${i + 1}`) ?? []).slice(-LATEST)),
-    ),
+    Array.from({ length: HIGHEST_PARTIAL }, (_, i) => rungOf(writtenMidi(fundamental), i + 1, tries)),
   );
 }
 
-function rungOf(fingered: WrittenMidi, partial: number, tries: readonly RungTry[]): Rung {
+/** How one partial of a fingering has spoken lately. */
+export function rungOf(fingered: WrittenMidi, partial: number, all: readonly RungTry[]): Rung {
+  const tries = all
+    .filter((each) => each.fingered === fingered && each.partial === partial)
+    .toSorted((a, b) => a.at - b.at)
+    .slice(-LATEST);
   const spoke = tries.filter((each) => each.spoke).length;
   const interval = wilson(spoke, tries.length);
   const rate = tries.length === 0 ? null : spoke / tries.length;

@@ -63,6 +63,8 @@ const config = defineConfig({
         wide: plain('1400px'),
         phrases: plain('200px'),
         list: plain('400px'),
+        panel: plain('340px'),
+        routeStep: plain('64px'),
         chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),

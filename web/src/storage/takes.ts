@@ -1,4 +1,5 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
+import type { HornId } from '@inner-hum/core/horn';
 import type { Call, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
@@ -56,6 +57,18 @@ export async function recentJudged(source: TakeRecord['source']): Promise<TakeRe
     .reverse()
     .filter((take) => isListed(take) && take.source === source && take.analysis !== null)
     .limit(200)
+    .toArray();
+}
+
+/** The last judged takes on one horn from one kind of source, newest first; at most 1000. */
+export async function judgedOn(hornId: HornId, source: TakeRecord['source']): Promise<TakeRecord[]> {
+  return database()
+    .takes.orderBy('startedAt')
+    .reverse()
+    .filter(
+      (take) => isListed(take) && take.hornId === hornId && take.source === source && take.analysis !== null,
+    )
+    .limit(1000)
     .toArray();
 }
 

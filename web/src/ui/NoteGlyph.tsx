@@ -31,7 +31,7 @@ export function NoteGlyph({
       {octave && (
         <sub
           style={{
-            marginLeft: accidental === '' ? 0 : '-0.25em',
+            marginLeft: accidental === '' ? 0 : '-0.1em',
             fontSize: 'max(0.32em, 13px)',
             verticalAlign: '-0.12em',
           }}

@@ -13,6 +13,7 @@ export { RoomHeading } from './RoomHeading.tsx';
 export { CallWords } from './CallWords.tsx';
 export { exerciseName, familyName } from './familyName.ts';
 export { findingText, VerdictWords, verdictText } from './VerdictWords.tsx';
+export { FingeringDiagram, fingeringText } from './FingeringDiagram.tsx';
 export { extentText } from './extentText.ts';
 export { StarButton } from './StarButton.tsx';
 export { useFreeKeys } from './useFreeKeys.ts';

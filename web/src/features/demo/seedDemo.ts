@@ -1,6 +1,9 @@
-import { DEMO_RATE_HZ, seedRounds, timeOf } from './seedRounds.ts';
+import { timeOf } from './demoTime.ts';
+import { keepDemoTake } from './keepDemoTake.ts';
+import { seedLadder } from './seedLadder.ts';
+import { seedRounds } from './seedRounds.ts';
 import { seedShelf } from './seedShelf.ts';
-import { buildSwell, DEFAULT_SCALE, type SwellShape } from '@inner-hum/core/exercise';
+import { buildSwell, type SwellShape } from '@inner-hum/core/exercise';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { PROFILES, STEADY_HAND, WARM_UP, type StandInProfile } from '@inner-hum/core/standin';
 import { changeSettings, listTakes, readSettings } from '../../storage/index.ts';
@@ -55,24 +58,17 @@ export async function seedDemo(client: SessionClient): Promise<void> {
       tempoBpm: 60,
       start: 'playToStart',
     });
-    await client.remote.keepStandIn({
-      performance: {
-        exercise,
-        hornId: 'alto',
-        a4Hz: 440,
-        scale: DEFAULT_SCALE,
-        profile: take.profile,
-        sampleRateHz: DEMO_RATE_HZ,
-        seed: 100 + i,
-      },
+    await keepDemoTake(client, {
+      exercise,
+      profile: take.profile,
+      seed: 100 + i,
       eyes: take.blind ? 'blind' : 'watch',
       startedAt: timeOf(today, take.daysAgo, take.hour),
-      playerNote: take.playerNote ?? '',
-      roundId: null,
-      phrase: 0,
+      ...(take.playerNote && { playerNote: take.playerNote }),
     });
   }
   await seedRounds(client, today);
+  await seedLadder(client, today);
   await seedShelf(today.getTime());
   await changeSettings({ visited: true, source: 'standIn' });
 }

@@ -1,11 +1,11 @@
-import { DEFAULT_SCALE, familyById, phraseExercise, type FamilyId } from '@inner-hum/core/exercise';
+import { familyById, phraseExercise, type FamilyId } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import { STEADY_HAND, WARM_UP, type ItemFault, type StandInProfile } from '@inner-hum/core/standin';
 import { drillAddress } from '../../session/index.ts';
 import { storeRound } from '../../storage/index.ts';
 import type { SessionClient } from '../../workers/index.ts';
-
-export const DEMO_RATE_HZ = 48000;
+import { timeOf } from './demoTime.ts';
+import { keepDemoTake } from './keepDemoTake.ts';
 
 interface DemoPhrase {
   profile: StandInProfile;
@@ -82,13 +82,6 @@ const ROUNDS: DemoRound[] = [
   },
 ];
 
-export function timeOf(today: Date, daysAgo: number, hour: number): number {
-  const time = new Date(today);
-  time.setDate(today.getDate() - daysAgo);
-  time.setHours(Math.floor(hour), Math.round((hour % 1) * 60), 0, 0);
-  return time.getTime();
-}
-
 /** Plays the rounds through the worker that keeps played takes. */
 export async function seedRounds(client: SessionClient, today: Date): Promise<void> {
   for (const [i, { family: id, daysAgo, hour, note, to, tempoBpm, phrases }] of ROUNDS.entries()) {
@@ -106,20 +99,12 @@ export async function seedRounds(client: SessionClient, today: Date): Promise<vo
       address: drillAddress(family, HORN, choices),
     });
     for (const [phrase, { profile, faults = [] }] of phrases.entries())
-      await client.remote.keepStandIn({
-        performance: {
-          exercise: phraseExercise(exercise, phrase),
-          hornId: HORN.id,
-          a4Hz: 440,
-          scale: DEFAULT_SCALE,
-          profile,
-          faults,
-          sampleRateHz: DEMO_RATE_HZ,
-          seed: 300 + 10 * i + phrase,
-        },
-        eyes: 'watch',
+      await keepDemoTake(client, {
+        exercise: phraseExercise(exercise, phrase),
+        profile,
+        faults,
+        seed: 300 + 10 * i + phrase,
         startedAt: startedAt + 30_000 * phrase,
-        playerNote: '',
         roundId,
         phrase,
       });

@@ -8,6 +8,7 @@ import type { SettingsRecord } from '../../storage/index.ts';
 import { LivePage } from './LivePage.tsx';
 import { TakeEnding } from './TakeEnding.tsx';
 import type { ExercisePlay } from './useExercise.ts';
+import { FingeredLine } from './FingeredLine.tsx';
 import { CautionLine } from './CautionLine.tsx';
 import { shownNote } from './shownNote.ts';
 import { usePageHeight } from './usePageHeight.ts';
@@ -129,6 +130,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
               {t(doing.kind === 'rest' && doing.breath === 'none' ? 'item.hold' : `item.${doing.kind}`)}
             </Box>
           )}
+          {now?.kind === 'note' && <FingeredLine note={now} naming={settings.naming} />}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">
               <Box fontSize="small">{t('drill.next')}</Box>

@@ -1,0 +1,91 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
+import { loadSamples } from '../../storage/index.ts';
+import { ActionButton } from '../../ui/index.ts';
+import type { PlayedMatch } from './matchPairs.ts';
+
+interface BlindListenProps {
+  match: PlayedMatch;
+  names: readonly [string, string];
+}
+
+/** One's own two sounds, equally loud, one of them at a time and unnamed: can the ear tell which it was? */
+export function BlindListen({ match, names }: BlindListenProps) {
+  const { t } = useTranslation();
+  const players = useRef<TakePlayer[]>([]);
+  const [hidden, setHidden] = useState<0 | 1 | null>(null);
+  const [told, setTold] = useState<{ right: boolean; was: 0 | 1 } | null>(null);
+  const [score, setScore] = useState({ right: 0, asked: 0 });
+  useEffect(() => () => players.current.forEach((player) => player.close()), []);
+
+  async function load(): Promise<TakePlayer[]> {
+    if (players.current.length > 0) return players.current;
+    const samples = await loadSamples(match.takeId);
+    players.current = [match.first, match.second].map(({ startSeconds, endSeconds }) => {
+      const at = (seconds: number) => Math.round(seconds * match.sampleRateHz);
+      // Each is brought to the same loudest moment, so that loudness does not tell.
+      return createTakePlayer(
+        samples.slice(at(startSeconds), at(endSeconds)),
+        match.sampleRateHz,
+        () => undefined,
+      );
+    });
+    return players.current;
+  }
+  async function play(which: 0 | 1) {
+    const [first, second] = await load();
+    first.pause();
+    second.pause();
+    (which === 0 ? first : second).play(0);
+  }
+  function ask() {
+    const which = Math.random() < 0.5 ? 0 : 1;
+    setHidden(which);
+    setTold(null);
+    void play(which);
+  }
+  function answer(said: 0 | 1) {
+    if (hidden === null) return;
+    const right = said === hidden;
+    setTold({ right, was: hidden });
+    setScore({ right: score.right + (right ? 1 : 0), asked: score.asked + 1 });
+    setHidden(null);
+  }
+  return (
+    <Box borderTopWidth="1px" borderTopStyle="solid" borderTopColor="line" pt="4">
+      <Flex gap="4" wrap="wrap" alignItems="center">
+        {hidden === null ? (
+          <ActionButton onClick={ask}>{t('match.blind')}</ActionButton>
+        ) : (
+          <>
+            <Box>{t('match.whichWas')}</Box>
+            {([0, 1] as const).map((which) => (
+              <ActionButton key={which} onClick={() => answer(which)}>
+                {names[which]}
+              </ActionButton>
+            ))}
+            <ActionButton look="plain" onClick={() => void play(hidden)}>
+              {t('match.hearAgain')}
+            </ActionButton>
+          </>
+        )}
+        {([0, 1] as const).map((which) => (
+          <ActionButton
+            key={`hear ${which}`}
+            look="plain"
+            disabled={hidden !== null}
+            onClick={() => void play(which)}
+          >
+            {t('match.hear', { name: names[which] })}
+          </ActionButton>
+        ))}
+      </Flex>
+      <Box role="status" mt="2" minH="touch">
+        {told && t(told.right ? 'match.right' : 'match.wrong', { name: names[told.was] })}{' '}
+        {score.asked > 1 && t('match.score', score)}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,189 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { NoteNaming } from '@inner-hum/core/horn';
+import type { Rung } from '@inner-hum/core/plan';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useElementWidth, useRibbonPalette } from '../../ribbon/index.ts';
+import { NoteGlyph } from '../../ui/index.ts';
+import type { Tuning } from './ladderAddress.ts';
+import { RungMark } from './RungMark.tsx';
+import { rungLabel } from './rungText.ts';
+
+interface LadderPictureProps {
+  rungs: readonly (readonly Rung[])[];
+  looked: Rung;
+  next: Rung | null;
+  tuning: Tuning;
+  naming: NoteNaming;
+  height: number;
+  onLook(rung: Rung): void;
+}
+
+const LEFT_PX = 44;
+const FOOT_PX = 44;
+const HEAD_PX = 14;
+const MOST_RUNG_PX = 50;
+
+/** Fundamentals side by side, their partials above them, height is pitch: all ways to one note lie on one line. */
+export function LadderPicture(props: LadderPictureProps) {
+  const { rungs, looked, next, tuning, naming, height, onLook } = props;
+  const { t } = useTranslation();
+  const palette = useRibbonPalette();
+  const [frame, width] = useElementWidth();
+  const chosen = useRef<HTMLButtonElement>(null);
+  const wantsFocus = useRef(false);
+  useEffect(() => {
+    if (wantsFocus.current) chosen.current?.focus();
+    wantsFocus.current = false;
+  }, [looked]);
+  const all = rungs.flat();
+  const lowest = Math.min(...all.map(({ sounding }) => sounding));
+  const highest = Math.max(...all.map(({ sounding }) => sounding));
+  const yOf = (midi: number) =>
+    HEAD_PX + ((highest - midi) / (highest - lowest)) * (height - HEAD_PX - FOOT_PX);
+  const spacing = (width - LEFT_PX) / rungs.length;
+  const xOf = (column: number) => LEFT_PX + spacing * (column + 0.5);
+  const rungWidth = Math.min(MOST_RUNG_PX, spacing * 0.66);
+  const lines = rungs[0].map(({ sounding }) => sounding);
+  const move = (event: KeyboardEvent) => {
+    const column = rungs.findIndex((series) => series.includes(looked));
+    const row = looked.partial - 1;
+    const to: Partial<Record<string, Rung>> = {
+      ArrowUp: rungs[column][row + 1],
+      ArrowDown: row > 0 ? rungs[column][row - 1] : undefined,
+      ArrowRight: rungs.at(column + 1)?.[row],
+      ArrowLeft: column > 0 ? rungs[column - 1][row] : undefined,
+    };
+    const found = to[event.key];
+    if (!found) return;
+    event.preventDefault();
+    wantsFocus.current = true;
+    onLook(found);
+  };
+  return (
+    <Box
+      ref={frame}
+      position="relative"
+      w="full"
+      role="group"
+      aria-label={t('ladder.picture')}
+      style={{ height }}
+      data-testid="ladder"
+    >
+      {width > 0 && (
+        <>
+          <svg width={width} height={height} aria-hidden="true" style={{ position: 'absolute', inset: 0 }}>
+            {lines.map((midi) => (
+              <line
+                key={midi}
+                x1={LEFT_PX}
+                x2={width}
+                y1={yOf(midi)}
+                y2={yOf(midi)}
+                stroke={palette.line}
+                strokeDasharray="3 6"
+              />
+            ))}
+            {rungs.map(([first, ...others], column) => (
+              <path
+                key={first.fingered}
+                d={`M${xOf(column) - 3} ${yOf(first.sounding)}V${yOf(others[others.length - 1].sounding)}h6V${yOf(first.sounding)}`}
+                fill="none"
+                stroke={palette.line}
+                strokeWidth={1.5}
+              />
+            ))}
+            <line
+              x1={LEFT_PX}
+              x2={width}
+              y1={yOf(looked.sounding)}
+              y2={yOf(looked.sounding)}
+              stroke={palette.brass}
+              strokeWidth={2}
+            />
+            {rungs.map((series, column) =>
+              series.map((rung) => (
+                <RungMark
+                  key={`${rung.fingered}/${rung.partial}`}
+                  rung={rung}
+                  tuning={tuning}
+                  x={xOf(column)}
+                  y={yOf(rung.sounding)}
+                  width={rungWidth}
+                  isOnLine={rung.sounding === looked.sounding}
+                  isLooked={rung === looked}
+                  isNext={rung === next}
+                />
+              )),
+            )}
+          </svg>
+          {lines.map((midi) => (
+            <Box
+              key={midi}
+              position="absolute"
+              left="0"
+              aria-hidden="true"
+              fontFamily="heading"
+              color={midi === looked.sounding ? 'ink' : 'muted'}
+              lineHeight="1"
+              style={{ top: yOf(midi) - 8 }}
+            >
+              <NoteGlyph midi={midi} naming={naming} octave />
+            </Box>
+          ))}
+          {!lines.includes(looked.sounding) && (
+            <Box
+              position="absolute"
+              left="0"
+              aria-hidden="true"
+              fontFamily="heading"
+              lineHeight="1"
+              bg="paper"
+              style={{ top: yOf(looked.sounding) - 8 }}
+            >
+              <NoteGlyph midi={looked.sounding} naming={naming} octave />
+            </Box>
+          )}
+          {rungs.map(([first], column) => (
+            <Box
+              key={first.fingered}
+              position="absolute"
+              aria-hidden="true"
+              fontFamily="heading"
+              fontSize="large"
+              lineHeight="1"
+              textAlign="center"
+              style={{ top: yOf(first.sounding) + 12, left: xOf(column) - spacing / 2, width: spacing }}
+            >
+              <NoteGlyph midi={first.fingered} naming={naming} />
+            </Box>
+          ))}
+          {all.map((rung) => {
+            const column = rung.fingered - rungs[0][0].fingered;
+            const isLooked = rung === looked;
+            return (
+              <chakra.button
+                key={`${rung.fingered}/${rung.partial}`}
+                ref={isLooked ? chosen : undefined}
+                type="button"
+                aria-label={rungLabel(rung, tuning, naming, t)}
+                aria-pressed={isLooked}
+                tabIndex={isLooked ? 0 : -1}
+                onClick={() => onLook(rung)}
+                onKeyDown={move}
+                position="absolute"
+                cursor="pointer"
+                style={{
+                  left: xOf(column) - spacing / 2,
+                  top: yOf(rung.sounding) - 12,
+                  width: spacing,
+                  height: 24,
+                }}
+              />
+            );
+          })}
+        </>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,40 @@
+import { ladder, nextRung } from '@inner-hum/core/plan';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { playersHorn } from '../../session/index.ts';
+import { readSettings } from '../../storage/index.ts';
+import { lookedAt, lookSearch, readLook, type LadderLook } from './ladderAddress.ts';
+import { LadderView } from './LadderView.tsx';
+import { useRungTries } from './useRungTries.ts';
+
+/** Fundamentals by partials: what speaks on this horn, and which rung is next. */
+export function Component() {
+  const [search, setSearch] = useSearchParams();
+  const settings = useLiveQuery(readSettings);
+  const tries = useRungTries(settings);
+  const horn = settings && playersHorn(settings);
+  const rungs = useMemo(
+    () => (horn && tries ? ladder(horn, tries) : null),
+    // The horn is made anew on every drawing; what counts of it is compared.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [horn?.id, horn?.lowest, tries],
+  );
+  const next = useMemo(() => rungs && nextRung(rungs), [rungs]);
+  if (!settings || !horn || !rungs || !tries) return null;
+  const look = readLook(search);
+  return (
+    <LadderView
+      horn={horn}
+      rungs={rungs}
+      tries={tries}
+      next={next}
+      looked={lookedAt(rungs, look, next)}
+      tuning={look.tuning}
+      settings={settings}
+      onLook={(change: Partial<LadderLook>) =>
+        setSearch(lookSearch({ ...look, ...change }), { replace: true })
+      }
+    />
+  );
+}

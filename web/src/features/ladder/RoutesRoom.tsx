@@ -1,0 +1,54 @@
+import { MAJOR_KEYS, type MajorKey } from '@inner-hum/core/exercise';
+import { ROUTE_MODES, type RouteMode } from '@inner-hum/core/horn';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useTranslation } from 'react-i18next';
+import { useNavigate, useSearchParams } from 'react-router';
+import { playersHorn } from '../../session/index.ts';
+import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
+import { exerciseName } from '../../ui/index.ts';
+import { routedLine } from './routedLine.ts';
+import { RoutesView } from './RoutesView.tsx';
+import { useRungTries } from './useRungTries.ts';
+
+/** A scale, or an exercise of one's own, through the fingerings likeliest to speak for this player. */
+export function Component() {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const settings = useLiveQuery(readSettings);
+  const own = useLiveQuery(listOwnExercises);
+  const tries = useRungTries(settings);
+  if (!settings || !own || !tries) return null;
+  const horn = playersHorn(settings);
+  const key: MajorKey = MAJOR_KEYS.find((each) => each === search.get('key')) ?? 'Bb';
+  const mode: RouteMode = ROUTE_MODES.find((each) => each === search.get('mode')) ?? 'overtones';
+  const ownId = search.get('own');
+  const line = own.find(({ id }) => id === ownId)?.exercise ?? null;
+  const routed = routedLine({ horn, key, line, mode, tries });
+  const set = (change: Record<string, string>) => {
+    const next = new URLSearchParams({ ...Object.fromEntries(search), ...change });
+    for (const [name, value] of [...next]) if (value === '') next.delete(name);
+    setSearch(next, { replace: true });
+  };
+  const keep = (to: (id: string) => string) => {
+    if (!routed) return;
+    const what = line
+      ? exerciseName(line, t)
+      : t('routes.scale', { key: key.replace('b', '♭').replace('#', '♯') });
+    const name = t('routes.name', { what, mode: t(`chosen.${mode}`) });
+    void addOwnExercise({ ...routed, name }, Date.now()).then((id) => navigate(to(id)));
+  };
+  return (
+    <RoutesView
+      horn={horn}
+      settings={settings}
+      own={own}
+      tries={tries}
+      chosen={{ key, mode, ownId: line ? ownId : null }}
+      routed={routed}
+      onChange={set}
+      onPlay={() => keep((id) => `/stand/own/${id}`)}
+      onPrint={() => keep((id) => `/shelf/sheet?of=own.${id}`)}
+    />
+  );
+}

@@ -1,0 +1,140 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { MAJOR_KEYS, notesOf, scoreOf, type Exercise, type MajorKey } from '@inner-hum/core/exercise';
+import {
+  regularFingering,
+  regularTube,
+  ROUTE_MODES,
+  routesTo,
+  type Horn,
+  type RouteMode,
+} from '@inner-hum/core/horn';
+import { rungOf, type RungTry } from '@inner-hum/core/plan';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Engraving, phrasesOf } from '../../engraving/index.ts';
+import { useElementWidth } from '../../ribbon/index.ts';
+import type { OwnExercise, SettingsRecord } from '../../storage/index.ts';
+import {
+  ActionButton,
+  ActionLink,
+  Choice,
+  exerciseName,
+  FingeringDiagram,
+  NoteGlyph,
+  RoomHeading,
+  Select,
+} from '../../ui/index.ts';
+
+interface RoutesViewProps {
+  horn: Horn;
+  settings: SettingsRecord;
+  own: readonly OwnExercise[];
+  tries: readonly RungTry[];
+  chosen: { key: MajorKey; mode: RouteMode; ownId: string | null };
+  /** Null where there is no such line. */
+  routed: Exercise | null;
+  onChange(change: Record<string, string>): void;
+  onPlay(): void;
+  onPrint(): void;
+}
+
+const DIAGRAM_PX = 92;
+
+export function RoutesView(props: RoutesViewProps) {
+  const { horn, settings, own, tries, chosen, routed, onChange } = props;
+  const { naming } = settings;
+  const { t } = useTranslation();
+  const [frame, width] = useElementWidth();
+  const phrases = useMemo(() => (routed ? phrasesOf(routed, horn.id) : []), [routed, horn.id]);
+  const notes = routed ? notesOf(scoreOf({ ...routed, order: 'asWritten' })).map(({ item }) => item) : [];
+  return (
+    <Box maxW="page">
+      <RoomHeading
+        title={t('routes.title')}
+        aside={t('routes.aside')}
+        end={
+          <ActionLink look="plain" to="/ladder">
+            {t('routes.back')}
+          </ActionLink>
+        }
+      />
+      <Flex columnGap="6" rowGap="3" wrap="wrap" alignItems="flex-end" mb="5">
+        <Select
+          label={t('routes.line')}
+          value={chosen.ownId ? `own ${chosen.ownId}` : chosen.key}
+          onChange={(value) =>
+            onChange(value.startsWith('own ') ? { own: value.slice(4) } : { key: value, own: '' })
+          }
+          plain={MAJOR_KEYS.map((key) => ({
+            value: key,
+            label: t('routes.scale', { key: key.replace('b', '♭').replace('#', '♯') }),
+          }))}
+          groups={
+            own.length === 0
+              ? []
+              : [
+                  {
+                    label: t('shelf.show.own'),
+                    options: own.map(({ id, exercise }) => ({
+                      value: `own ${id}`,
+                      label: exerciseName(exercise, t),
+                    })),
+                  },
+                ]
+          }
+        />
+        <Choice
+          legend={t('routes.how')}
+          value={chosen.mode}
+          onChange={(mode) => onChange({ mode })}
+          options={ROUTE_MODES.map((value) => ({ value, label: t(`chosen.${value}`) }))}
+        />
+      </Flex>
+      {!routed ? (
+        <Box maxW="prose" role="status">
+          {t('routes.none')}
+        </Box>
+      ) : (
+        <>
+          <Flex gap="5" mb="5">
+            <ActionButton look="main" onClick={props.onPlay}>
+              {t('shelf.play')}
+            </ActionButton>
+            <ActionButton onClick={props.onPrint}>{t('shelf.printOne')}</ActionButton>
+          </Flex>
+          <Box ref={frame} mb="5">
+            <Engraving phrases={phrases} width={width} naming={naming} label={t('routes.music')} />
+          </Box>
+          <Flex as="ol" wrap="wrap" columnGap="5" rowGap="5">
+            {notes.map((note, i) => {
+              const fingered = note.fingered ?? note.writtenMidi;
+              const route = routesTo(note.writtenMidi, horn).find((each) => each.fingered === fingered);
+              const partial = route?.partial ?? regularTube(fingered).partial;
+              const { spoke, tries: count } = rungOf(fingered, partial, tries);
+              return (
+                <Box as="li" key={i} textAlign="center" minW="routeStep" data-testid="route-step">
+                  <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
+                    <NoteGlyph midi={note.writtenMidi} naming={naming} octave />
+                  </Box>
+                  <Box color="muted" fontSize="small" mb="1">
+                    {note.fingered === null ? (
+                      t('ladder.regular')
+                    ) : (
+                      <>
+                        <NoteGlyph midi={fingered} naming={naming} octave /> ×{partial}
+                      </>
+                    )}
+                  </Box>
+                  <FingeringDiagram fingering={regularFingering(fingered)} height={DIAGRAM_PX} />
+                  <Box color="muted" fontSize="small">
+                    {count > 0 ? t('routes.spoke', { spoke, tries: count }) : ''}
+                  </Box>
+                </Box>
+              );
+            })}
+          </Flex>
+        </>
+      )}
+    </Box>
+  );
+}
