@@ -8,6 +8,7 @@ const folder = join(import.meta.dirname, '.sounds');
 export const SOUNDS = {
   faultySwell: join(folder, 'faulty-swell.wav'),
   pairedRound: join(folder, 'paired-round.wav'),
+  climb: join(folder, 'climb.wav'),
   drone: join(folder, 'drone.wav'),
   silence: join(folder, 'silence.wav'),
   softAndLoud: join(folder, 'soft-and-loud.wav'),
@@ -79,6 +80,25 @@ export function playPairedRound() {
     faults: [{ item: 3, kind: 'wrongNote', semitones: 2 }],
     sampleRateHz: 48000,
     seed: 12,
+    leadSeconds: LEAD_SECONDS,
+    tailSeconds: 1,
+  });
+}
+
+/** The series over low Bb to partial 3 and down, as `/stand/drill/overtoneClimb?partial=3&tries=1` writes it; partial 3 slips to 4. */
+export function playClimb() {
+  const family = familyById('overtoneClimb');
+  if (!family) throw new Error('no climb');
+  const hornId = 'alto';
+  return playExercise({
+    exercise: family.build(hornById(hornId), { partial: 3, tries: 1 }),
+    hornId,
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
+    faults: [{ item: 2, kind: 'slip', atSeconds: 0.8, lengthSeconds: 0.5, toPartial: 4 }],
+    sampleRateHz: 48000,
+    seed: 21,
     leadSeconds: LEAD_SECONDS,
     tailSeconds: 1,
   });

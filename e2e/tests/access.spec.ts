@@ -72,6 +72,9 @@ for (const colorScheme of ['light', 'dark'] as const)
     await page.getByRole('button', { name: 'Rest', exact: true }).click();
     await clean();
     const rooms = [
+      '/ladder',
+      '/ladder/routes',
+      '/ladder/match',
       '/shelf',
       '/shelf/family/scaleEnds',
       '/shelf/sheet?of=quietDescent',

@@ -125,7 +125,7 @@ test('a set on paper, A4 and Letter', async ({ page }) => {
   await page.goto('/shelf/sheet?of=pairedSwells&of=octaveRestart&of=nothing');
   await expect(page.getByRole('heading', { level: 2 })).toHaveText(['Paired swells', 'Octave and restart']);
   await expect(page.locator('.engraving[data-engraved="yes"] svg').first()).toBeVisible();
-  await expect(page.locator('.engraving').last()).toContainText('fingered B flat 3');
+  await expect(page.locator('.engraving').last()).toContainText('B♭3');
   const papers = [
     ['A4', 595, 842],
     ['Letter', 612, 792],

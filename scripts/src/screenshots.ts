@@ -101,9 +101,6 @@ try {
     await page.waitForTimeout(300);
     await playSwell(page, 'note=67');
     await shoot(page, 'stand-watching');
-    await page.locator('[data-phase="ended"]').waitFor();
-    await page.waitForTimeout(300);
-    await shoot(page, 'stand-verdict');
     await page.goto('/stand/drill/alternatingSwells?tempoBpm=72');
     await page.locator('[data-phase="armed"]').waitFor();
     await page.keyboard.press('Space');
@@ -122,25 +119,30 @@ try {
     await page.locator('.engraving svg').first().waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'builder');
+    await page.goto('/ladder');
+    await page.getByTestId('ladder').getByRole('button').first().waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'ladder');
+    await page.goto('/ladder/routes?key=Bb&mode=overtones');
+    await page.locator('.engraving svg').first().waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'routes');
+    await page.goto('/ladder/match');
+    await page.locator('.recharts-line').first().waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'match');
     await page.goto('/shelf/sheet?of=octaveRestart&of=vowelSweep');
     await page.locator('.engraving svg').nth(8).waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'sheet');
   });
   await inLook(browser, STAGE, async (page) => {
-    await page.getByRole('link', { name: /New reed/ }).click();
-    await page.getByTestId('take-ribbon').waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'take-stage');
     await page.goto('/stand/swell?note=58');
     await page.locator('[data-phase="armed"]').waitFor();
     await page.keyboard.press('2');
     await page.locator('[aria-pressed="true"]', { hasText: 'Blind' }).waitFor();
     await playSwell(page, 'note=58');
     await shoot(page, 'stand-blind');
-    await page.locator('[data-phase="ended"]').waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'call-it');
   });
   await inLook(browser, PHONE, async (page) => {
     await playSwell(page, 'note=70');

@@ -24,4 +24,12 @@ export { nameNote, type NoteNaming, type NoteName } from './noteNames.ts';
 export { pitchTarget, type FingeredNote, type PitchTarget } from './pitchTarget.ts';
 export { registerOf, type Register } from './register.ts';
 export { droneHz } from './drone.ts';
-export { hornWithin, HIGHEST_NOTE, LEAST_RANGE, type NoteRange } from './range.ts';
+export {
+  hornWithin,
+  hornWithTop,
+  HIGHEST_NOTE,
+  LEAST_RANGE,
+  TOP_KEYS,
+  type NoteRange,
+  type TopKey,
+} from './range.ts';

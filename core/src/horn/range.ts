@@ -19,3 +19,13 @@ export function hornWithin(horn: Horn, range: NoteRange | null): Horn {
   const highest = Math.min(HIGHEST_NOTE, Math.max(range.highest, lowest + LEAST_RANGE));
   return { ...horn, lowest: writtenMidi(lowest), highest: writtenMidi(highest) };
 }
+
+/** The highest key of a horn, by the note it is for: F6, F#6, or G6. */
+export const TOP_KEYS = ['F', 'F#', 'G'] as const;
+export type TopKey = (typeof TOP_KEYS)[number];
+const HIGHEST: Record<TopKey, number> = { F: 89, 'F#': 90, G: 91 };
+
+/** A horn whose regular range ends at its highest key. */
+export function hornWithTop(horn: Horn, key: TopKey): Horn {
+  return { ...horn, highest: writtenMidi(HIGHEST[key]) };
+}

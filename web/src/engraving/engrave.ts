@@ -360,7 +360,7 @@ function text(
   element.setAttribute('x', String(x));
   element.setAttribute('y', String(y));
   element.setAttribute('font-size', `${size}px`);
-  element.setAttribute('font-family', '"Atkinson Hyperlegible Next Variable", sans-serif');
+  element.setAttribute('font-family', '"Atkinson Hyperlegible Next Variable", Bravura, sans-serif');
   element.setAttribute('text-anchor', anchor);
   element.setAttribute('fill', ink);
   element.setAttribute('stroke', 'none');

@@ -1,7 +1,7 @@
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { shortNote } from '../ui/index.ts';
+import { signedNote } from '../ui/index.ts';
 import type { EngravingWords } from './engrave.ts';
 
 /** The words that stand in the music, in the player's language. */
@@ -15,7 +15,7 @@ export function useEngravingWords(naming: NoteNaming): EngravingWords {
       imagine: t('item.imagine'),
       free: t('item.free'),
       hold: t('item.hold'),
-      fingered: (midi) => t('engraving.fingered', { note: shortNote(midi, naming) }),
+      fingered: (midi) => signedNote(midi, naming),
       times: (count) => t('engraving.times', { count }),
     }),
     [t, naming],

@@ -1,10 +1,15 @@
 import { completeChoices, type Choices, type Family, type OptionName } from '@inner-hum/core/exercise';
-import { hornById, hornWithin, type Horn } from '@inner-hum/core/horn';
+import { hornById, hornWithin, hornWithTop, type Horn } from '@inner-hum/core/horn';
 import type { SettingsRecord } from '../storage/index.ts';
 
 /** The player's horn with the range the player works in. */
-export function playersHorn({ hornId, ranges }: Pick<SettingsRecord, 'hornId' | 'ranges'>): Horn {
-  return hornWithin(hornById(hornId), ranges[hornId] ?? null);
+export function playersHorn({
+  hornId,
+  ranges,
+  topKeys,
+}: Pick<SettingsRecord, 'hornId' | 'ranges' | 'topKeys'>): Horn {
+  const horn = hornWithTop(hornById(hornId), topKeys[hornId] ?? 'F#');
+  return hornWithin(horn, ranges[hornId] ?? null);
 }
 
 /** Reads what was chosen of a family from the address, option by option; what is missing or wrong becomes the usual. */

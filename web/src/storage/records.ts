@@ -1,6 +1,6 @@
 import type { Caution, DynamicScale, Exercise } from '@inner-hum/core/exercise';
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { HornId, NoteNaming, NoteRange } from '@inner-hum/core/horn';
+import type { HornId, NoteNaming, NoteRange, TopKey } from '@inner-hum/core/horn';
 import type { Call, TakeAnalysis, TakeContext, TakeLoudness, ToleranceId } from '@inner-hum/core/judge';
 
 export interface TakeRecord {
@@ -82,6 +82,8 @@ export interface SettingsRecord {
   a4Hz: number;
   /** The notes the player works on, where they are not all that the horn has. */
   ranges: Partial<Record<HornId, NoteRange>>;
+  /** The highest key that the horn has, where it is not high F#. */
+  topKeys: Partial<Record<HornId, TopKey>>;
   naming: NoteNaming;
   pitchShown: 'written' | 'sounding';
   toleranceId: ToleranceId;
@@ -143,6 +145,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   profileId: 'goodDay',
   a4Hz: 440,
   ranges: {},
+  topKeys: {},
   naming: 'letters',
   pitchShown: 'written',
   toleranceId: 'usual',

@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import { CAUTIONS } from '@inner-hum/core/exercise';
-import { HORN_IDS } from '@inner-hum/core/horn';
+import { HORN_IDS, TOP_KEYS } from '@inner-hum/core/horn';
 import { database } from './database.ts';
 import { DEFAULT_SETTINGS, type CalibrationRecord, type SettingsRecord } from './records.ts';
 
@@ -22,6 +22,13 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   profileId: yup.string().max(40).required(),
   a4Hz: yup.number().min(390).max(470).required(),
   ranges: yup.object(Object.fromEntries(HORN_IDS.map((id) => [id, range]))).required(),
+  topKeys: yup
+    .object(
+      Object.fromEntries(
+        HORN_IDS.map((id) => [id, yup.string().oneOf(TOP_KEYS).default(undefined).optional()]),
+      ),
+    )
+    .required(),
   naming: yup.string().oneOf(['letters', 'german', 'fixedDo']).required(),
   pitchShown: yup.string().oneOf(['written', 'sounding']).required(),
   toleranceId: yup.string().oneOf(['relaxed', 'usual', 'strict']).required(),

@@ -54,3 +54,10 @@ export function shortNote(midi: number, naming: NoteNaming): string {
   const { stem, accidental, octave } = nameNote(midi, naming);
   return accidental === '' ? `${stem}${octave}` : `${stem} ${accidental} ${octave}`;
 }
+
+/** Set in type that has the signs: "B♭3". */
+export function signedNote(midi: number, naming: NoteNaming): string {
+  const { stem, accidental, octave } = nameNote(midi, naming);
+  const sign = { sharp: '\u266f', flat: '\u266d', '': '' }[accidental];
+  return `${stem}${sign}${octave}`;
+}

@@ -1,5 +1,5 @@
 // Small shared parts without data access: what two rooms would otherwise each draw their own way.
-export { NoteGlyph, noteText, shortNote } from './NoteGlyph.tsx';
+export { NoteGlyph, noteText, shortNote, signedNote } from './NoteGlyph.tsx';
 export { Key } from './Key.tsx';
 export { Choice, type ChoiceOption } from './Choice.tsx';
 export { HairpinIcon } from './HairpinIcon.tsx';
@@ -7,6 +7,7 @@ export { downloadFile } from './downloadFile.ts';
 export { nextTempo } from './nextTempo.ts';
 export { OptionFields } from './OptionFields.tsx';
 export { NumberField } from './NumberField.tsx';
+export { SearchField } from './SearchField.tsx';
 export { Select, type SelectGroup } from './Select.tsx';
 export { ActionButton, ActionLink } from './ActionButton.tsx';
 export { RoomHeading } from './RoomHeading.tsx';

@@ -2,10 +2,11 @@ import { Flex } from '@chakra-ui/react';
 import { ATTACKS, MOST_BEATS, withLength, type ExerciseItem } from '@inner-hum/core/exercise';
 import { HIGHEST_NOTE, writtenMidi, type Horn, type NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
 import { FingeredField } from './FingeredField.tsx';
 import { nextLength } from './newItem.ts';
 import { NoteShape } from './NoteShape.tsx';
+import { OctaveButtons } from './OctaveButtons.tsx';
 
 interface ItemFieldsProps {
   item: ExerciseItem;
@@ -16,7 +17,6 @@ interface ItemFieldsProps {
   onChange(item: ExerciseItem): void;
 }
 
-const OCTAVE = 12;
 /** The lowest note the language has. */
 const LOWEST_NOTE = 40;
 
@@ -40,12 +40,7 @@ export function ItemFields({ item, isFirst, shift, horn, naming, onChange }: Ite
             onMore={() => move(1)}
             shown={<NoteGlyph midi={item.writtenMidi + shift} naming={naming} octave />}
           />
-          <ActionButton look="plain" onClick={() => move(-OCTAVE)}>
-            {t('builder.octaveDown')}
-          </ActionButton>
-          <ActionButton look="plain" onClick={() => move(OCTAVE)}>
-            {t('builder.octaveUp')}
-          </ActionButton>
+          <OctaveButtons onMove={move} />
         </Flex>
       )}
       <NumberField

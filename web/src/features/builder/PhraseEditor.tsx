@@ -16,6 +16,7 @@ import { ActionButton, Choice, NumberField } from '../../ui/index.ts';
 import { ItemFields } from './ItemFields.tsx';
 import { ItemRow } from './ItemRow.tsx';
 import { ITEM_KINDS, newItem } from './newItem.ts';
+import { OctaveButtons } from './OctaveButtons.tsx';
 import { onePhrase } from './onePhrase.ts';
 import { ShapeBrush } from './ShapeBrush.tsx';
 
@@ -145,12 +146,7 @@ export function PhraseEditor(props: PhraseEditorProps) {
           onMore={() => move(1)}
           shown="½"
         />
-        <ActionButton look="plain" onClick={() => move(-OCTAVE)}>
-          {t('builder.octaveDown')}
-        </ActionButton>
-        <ActionButton look="plain" onClick={() => move(OCTAVE)}>
-          {t('builder.octaveUp')}
-        </ActionButton>
+        <OctaveButtons onMove={move} />
         <NumberField
           label={t('builder.repeats')}
           less={t('builder.fewer')}

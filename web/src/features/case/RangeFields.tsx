@@ -1,8 +1,15 @@
-import { HIGHEST_NOTE, hornById, LEAST_RANGE, writtenMidi, type NoteRange } from '@inner-hum/core/horn';
+import {
+  HIGHEST_NOTE,
+  hornById,
+  LEAST_RANGE,
+  TOP_KEYS,
+  writtenMidi,
+  type NoteRange,
+} from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { playersHorn } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { ActionButton, Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
 
 interface RangeFieldsProps {
   settings: SettingsRecord;
@@ -37,6 +44,12 @@ export function RangeFields({ settings, onChange }: RangeFieldsProps) {
   };
   return (
     <>
+      <Choice
+        legend={t('case.topKey')}
+        value={settings.topKeys[hornId] ?? 'F#'}
+        onChange={(key) => onChange({ topKeys: { ...settings.topKeys, [hornId]: key } })}
+        options={TOP_KEYS.map((value) => ({ value, label: value.replace('#', '♯') }))}
+      />
       {field('lowest', lowest)}
       {field('highest', highest)}
       {ranges[hornId] && (

@@ -31,11 +31,11 @@ export function LadderPicture(props: LadderPictureProps) {
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
   const chosen = useRef<HTMLButtonElement>(null);
-  const wantsFocus = useRef(false);
   useEffect(() => {
-    if (wantsFocus.current) chosen.current?.focus();
-    wantsFocus.current = false;
-  }, [looked]);
+    // The focus goes along with the choice, where it is on a rung already.
+    const button = chosen.current;
+    if (button?.parentElement?.contains(document.activeElement)) button.focus();
+  }, [looked.fingered, looked.partial]);
   const all = rungs.flat();
   const lowest = Math.min(...all.map(({ sounding }) => sounding));
   const highest = Math.max(...all.map(({ sounding }) => sounding));
@@ -45,9 +45,9 @@ export function LadderPicture(props: LadderPictureProps) {
   const xOf = (column: number) => LEFT_PX + spacing * (column + 0.5);
   const rungWidth = Math.min(MOST_RUNG_PX, spacing * 0.66);
   const lines = rungs[0].map(({ sounding }) => sounding);
-  const move = (event: KeyboardEvent) => {
-    const column = rungs.findIndex((series) => series.includes(looked));
-    const row = looked.partial - 1;
+  const move = (event: KeyboardEvent, from: Rung) => {
+    const column = rungs.findIndex((series) => series.includes(from));
+    const row = from.partial - 1;
     const to: Partial<Record<string, Rung>> = {
       ArrowUp: rungs[column][row + 1],
       ArrowDown: row > 0 ? rungs[column][row - 1] : undefined,
@@ -57,7 +57,6 @@ export function LadderPicture(props: LadderPictureProps) {
     const found = to[event.key];
     if (!found) return;
     event.preventDefault();
-    wantsFocus.current = true;
     onLook(found);
   };
   return (
@@ -170,7 +169,7 @@ export function LadderPicture(props: LadderPictureProps) {
                 aria-pressed={isLooked}
                 tabIndex={isLooked ? 0 : -1}
                 onClick={() => onLook(rung)}
-                onKeyDown={move}
+                onKeyDown={(event) => move(event, rung)}
                 position="absolute"
                 cursor="pointer"
                 style={{

@@ -103,6 +103,7 @@ export function RoutesView(props: RoutesViewProps) {
             <ActionButton onClick={props.onPrint}>{t('shelf.printOne')}</ActionButton>
           </Flex>
           <Box ref={frame} mb="5">
+            <Box color="muted">{t('sheet.fingered')}</Box>
             <Engraving phrases={phrases} width={width} naming={naming} label={t('routes.music')} />
           </Box>
           <Flex as="ol" wrap="wrap" columnGap="5" rowGap="5">

@@ -1,6 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { familyById, type Choices, type FamilyId } from '@inner-hum/core/exercise';
-import { regularFingering, routesTo, type Horn, type Route } from '@inner-hum/core/horn';
+import { fingeringsOf, regularFingering, routesTo, type Horn, type Route } from '@inner-hum/core/horn';
 import { rungOf, type Rung, type RungTry } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../session/index.ts';
@@ -130,7 +130,9 @@ function RouteRow({ route, isLooked, rung, tuning, settings }: RouteRowProps) {
       borderLeftColor={isLooked ? 'brass' : 'transparent'}
       pl="3"
     >
-      <FingeringDiagram fingering={regularFingering(fingered)} height={DIAGRAM_PX} />
+      {(kind === 'regular' ? fingeringsOf(fingered) : [regularFingering(fingered)]).map((fingering) => (
+        <FingeringDiagram key={fingering.join()} fingering={fingering} height={DIAGRAM_PX} />
+      ))}
       <Box minW="0">
         <Box fontFamily="heading" fontSize="medium">
           {kind === 'regular' ? (

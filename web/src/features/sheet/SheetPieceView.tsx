@@ -1,5 +1,5 @@
 import { Box, Heading } from '@chakra-ui/react';
-import { cautionsOf, extentOf } from '@inner-hum/core/exercise';
+import { allNotes, cautionsOf, extentOf } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -25,6 +25,7 @@ export function SheetPieceView({ piece, settings, width }: SheetPieceViewProps) 
   const phrases = useMemo(() => phrasesOf(exercise, hornId), [exercise, hornId]);
   const isAlone = exercise.body !== undefined && exercise.body !== 'horn';
   const shift = isAlone ? hornById(hornId).transposition : 0;
+  const isFingered = allNotes(exercise).some(({ fingered }) => fingered !== null);
   const name = familyId ? familyName(familyId, t) : exerciseName(exercise, t);
   const rest =
     exercise.rest.kind === 'beats'
@@ -50,6 +51,7 @@ export function SheetPieceView({ piece, settings, width }: SheetPieceViewProps) 
           ].join(' · ')}
         </Box>
       </Box>
+      {isFingered && <Box mb="2">{t('sheet.fingered')}</Box>}
       <Engraving
         naming={naming}
         phrases={phrases}

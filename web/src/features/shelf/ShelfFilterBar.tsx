@@ -1,8 +1,7 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { PURPOSES } from '@inner-hum/core/exercise';
-import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Choice, Select } from '../../ui/index.ts';
+import { Choice, SearchField, Select } from '../../ui/index.ts';
 import { MINUTES, SHOWN, ZONES, type ShelfFilter } from './shelfFilter.ts';
 
 interface ShelfFilterBarProps {
@@ -12,7 +11,6 @@ interface ShelfFilterBarProps {
 
 export function ShelfFilterBar({ filter, onChange }: ShelfFilterBarProps) {
   const { t } = useTranslation();
-  const wordsId = useId();
   const set = (change: Partial<ShelfFilter>) => onChange({ ...filter, ...change });
   return (
     <Flex as="search" gap={{ base: '3', md: '5' }} wrap="wrap" alignItems="flex-end" mb="4">
@@ -49,24 +47,7 @@ export function ShelfFilterBar({ filter, onChange }: ShelfFilterBarProps) {
           ...MINUTES.map((minutes) => ({ value: String(minutes), label: t('shelf.upTo', { minutes }) })),
         ]}
       />
-      <Box flex={{ base: '1 1 40%', md: '1' }} maxW="column">
-        <chakra.label htmlFor={wordsId} display="block" color="muted" fontSize="small">
-          {t('shelf.words')}
-        </chakra.label>
-        <chakra.input
-          id={wordsId}
-          type="search"
-          value={filter.words}
-          onChange={(event) => set({ words: event.target.value })}
-          w="full"
-          minH="touch"
-          px="3"
-          borderWidth="1px"
-          borderStyle="solid"
-          borderColor="edge"
-          borderRadius="small"
-        />
-      </Box>
+      <SearchField label={t('shelf.words')} value={filter.words} onChange={(words) => set({ words })} />
     </Flex>
   );
 }

@@ -1,10 +1,9 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { HORN_IDS, type NoteNaming } from '@inner-hum/core/horn';
 import { format } from 'date-fns';
-import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { TakeRecord } from '../../storage/index.ts';
-import { ActionButton, noteText, Select } from '../../ui/index.ts';
+import { ActionButton, noteText, SearchField, Select } from '../../ui/index.ts';
 import { dayOf, isFiltered, noteOf, type TakeFilter } from './takeFilter.ts';
 
 interface TakeFilterBarProps {
@@ -17,7 +16,6 @@ interface TakeFilterBarProps {
 
 export function TakeFilterBar({ takes, naming, filter, onChange }: TakeFilterBarProps) {
   const { t } = useTranslation();
-  const wordsId = useId();
   const set = (change: Partial<TakeFilter>) => onChange({ ...filter, ...change });
   const notes = [...new Set(takes.map(noteOf))].sort((a, b) => (Number(a) || 999) - (Number(b) || 999));
   const horns = HORN_IDS.filter((id) => takes.some(({ hornId }) => hornId === id));
@@ -49,24 +47,7 @@ export function TakeFilterBar({ takes, naming, filter, onChange }: TakeFilterBar
         onChange={(day) => set({ day })}
         plain={[any(t('filter.anyDay')), ...Array.from(days, ([value, label]) => ({ value, label }))]}
       />
-      <Box flex={{ base: '1 1 40%', md: '1' }} maxW="column">
-        <chakra.label htmlFor={wordsId} display="block" color="muted" fontSize="small">
-          {t('filter.words')}
-        </chakra.label>
-        <chakra.input
-          id={wordsId}
-          type="search"
-          value={filter.words}
-          onChange={(event) => set({ words: event.target.value })}
-          minH="touch"
-          w="full"
-          px="3"
-          borderWidth="1px"
-          borderStyle="solid"
-          borderColor="edge"
-          borderRadius="small"
-        />
-      </Box>
+      <SearchField label={t('filter.words')} value={filter.words} onChange={(words) => set({ words })} />
       {isFiltered(filter) && (
         <ActionButton look="plain" onClick={() => onChange({ note: '', horn: '', day: '', words: '' })}>
           {t('filter.all')}
