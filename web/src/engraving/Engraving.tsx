@@ -1,16 +1,9 @@
-import type { Phrase } from '@inner-hum/core/exercise';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useEffect, useRef, useState } from 'react';
 import { useRibbonPalette } from '../ribbon/index.ts';
+import type { EngravedPhrase } from './engraved.ts';
 import { loadEngraver, type Engraver } from './loadEngraver.ts';
 import { useEngravingWords } from './useEngravingWords.ts';
-
-export interface EngravedPhrase {
-  phrase: Phrase;
-  beatsPerBar: number;
-  /** Half steps from what is stored to what is read. */
-  shift: number;
-}
 
 interface EngravingProps {
   phrases: readonly EngravedPhrase[];

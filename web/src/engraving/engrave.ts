@@ -1,59 +1,23 @@
-import { spellNote, type NoteValue, type WrittenPart } from '@inner-hum/core/exercise';
+import type { WrittenPart } from '@inner-hum/core/exercise';
 import {
-  Accidental,
   BarlineType,
   Beam,
-  Curve,
-  Dot,
   Formatter,
   Renderer,
   Stave,
-  StaveNote,
-  StaveTie,
   VexFlow,
   Voice,
   VoiceMode,
   type SVGContext,
 } from 'vexflow/core';
 import { drawDynamics, type Anchor } from './drawDynamics.ts';
-import type { EngravedPhrase } from './Engraving.tsx';
+import { drawText } from './drawText.ts';
+import { drawOpenTies, drawTies } from './drawTies.ts';
+import type { EngravedPhrase, EngraveOptions, EngravingWords } from './engraved.ts';
 import { headWidth, layOut, type LaidBar } from './layOut.ts';
+import { markAccidentals, noteOf, type DrawnPart } from './staveNote.ts';
 
 VexFlow.setFonts('Bravura', 'Literata Variable');
-
-/** Words that stand in the music, in the player's language. */
-export interface EngravingWords {
-  hear: string;
-  hum: string;
-  air: string;
-  imagine: string;
-  free: string;
-  hold: string;
-  /** "3 times". */
-  times(count: number): string;
-  /** The name of a fingering. */
-  fingered(midi: number): string;
-}
-
-export interface EngraveOptions {
-  width: number;
-  scale: number;
-  ink: string;
-  mostLines: number;
-  words: EngravingWords;
-}
-
-const VALUES: Record<NoteValue, string> = {
-  4: 'w',
-  3: 'h',
-  2: 'h',
-  1.5: 'q',
-  1: 'q',
-  0.75: '8',
-  0.5: '8',
-  0.25: '16',
-};
-const DOTTED: readonly NoteValue[] = [3, 1.5, 0.75];
 
 /** Room over the staff for a note, and under it before the dynamics; a step of the staff is half a space. */
 const STEP_PX = 5;
@@ -63,17 +27,13 @@ const BOTTOM_LINE = 64;
 const LEAST_OVER_PX = 22;
 const LEAST_UNDER_PX = 16;
 const DYNAMICS_PX = 30;
+/** The stem of a note with two heads reaches past the outer one. */
+const STEM_PX = 26;
 /** A mark at the end of a bar stands before its line; at the end of a phrase it keeps clear of the next one's. */
 const BAR_END_PX = 6;
 const PHRASE_END_PX = 16;
 /** Words in the music stay readable where the music is small. */
 const WORD_PX = 12;
-
-interface DrawnPart {
-  part: WrittenPart;
-  note: StaveNote;
-  bar: LaidBar;
-}
 
 /** Engraves phrases as lines of at most `width`, each an SVG element scaled by `scale`. */
 export function engrave(phrases: readonly EngravedPhrase[], options: EngraveOptions): SVGElement[] {
@@ -145,7 +105,7 @@ function engraveLine(
       item: null,
     });
     if (bar.isPhraseEnd && bar.repeats > 1)
-      text(context, words.times(bar.repeats), end - 4, over - 8, wordPx, 'end', ink);
+      drawText(context, words.times(bar.repeats), end - 4, over - 8, wordPx, 'end', ink);
     x = end;
   });
   drawTies(drawn, context, ink);
@@ -157,7 +117,7 @@ function engraveLine(
     // A fingering that stays is written once.
     const before = i > 0 ? wordOf(drawn[i - 1].part.item, words) : null;
     if (said !== null && (part.item.kind !== 'note' || said !== before))
-      text(context, said, note.getAbsoluteX(), wordsY, wordPx, 'start', ink);
+      drawText(context, said, note.getAbsoluteX(), wordsY, wordPx, 'start', ink);
   });
   for (const { part } of drawn) drawWords(part);
   const svg = context.svg;
@@ -170,7 +130,7 @@ function engraveLine(
     const mine = anchors.filter((anchor) => anchor.item?.item === part.item || anchor.item === null);
     for (const { beat, text: said } of part.item.words ?? []) {
       const at = xAtBeat(mine, part.startBeat + beat);
-      if (at !== null) text(context, said, at, over - 10, wordPx, 'start', ink);
+      if (at !== null) drawText(context, said, at, over - 10, wordPx, 'start', ink);
     }
   }
 }
@@ -207,163 +167,12 @@ function reachOf(line: readonly LaidBar[]): { over: number; under: number } {
   const steps = (halfSteps: number) => (halfSteps * 7) / 12;
   const high = Math.max(TOP_LINE, ...notes);
   const low = Math.min(BOTTOM_LINE, ...notes);
-  return {
-    over: LEAST_OVER_PX + steps(high - TOP_LINE) * STEP_PX,
-    under: LEAST_UNDER_PX + steps(BOTTOM_LINE - low) * STEP_PX,
-  };
-}
-
-const keyName = (midi: number, bar: LaidBar) => {
-  const { letter, alter, octave } = spellNote(midi, bar.key);
-  const sign = alter > 0 ? '#'.repeat(alter) : 'b'.repeat(-alter);
-  return { name: `${letter.toLowerCase()}${sign}/${octave}`, letter, sign, octave };
-};
-
-function noteOf({ item, value }: WrittenPart, bar: LaidBar, ink: string): StaveNote {
-  const isDotted = DOTTED.includes(value);
-  const duration = `${VALUES[value]}${isDotted ? 'd' : ''}`;
-  const style = { fillStyle: ink, strokeStyle: ink };
-  const isSounded =
-    item.kind === 'note' || item.kind === 'air' || item.kind === 'hum' || item.kind === 'hear';
-  let note: StaveNote;
-  if (isSounded) {
-    const own = keyName(item.writtenMidi + bar.shift, bar).name;
-    const fingered = item.kind === 'note' && item.fingered !== null ? keyName(item.fingered, bar).name : null;
-    const head = item.kind === 'air' ? '/x2' : '';
-    const diamond = value >= 2 ? '/d0' : '/d2';
-    note = new StaveNote({
-      keys: fingered === null ? [`${own}${head}`] : [`${fingered}${diamond}`, own],
-      duration,
-      autoStem: true,
-    });
-  } else note = new StaveNote({ keys: ['b/4'], duration: `${duration}r` });
-  if (isDotted) Dot.buildAndAttach([note], { all: true });
-  note.setStyle(style);
-  note.setLedgerLineStyle({ ...style, lineWidth: 1.2 });
-  return note;
-}
-
-/** Accidentals the key does not give; within a bar each is written once. */
-function markAccidentals(parts: readonly DrawnPart[]): void {
-  const shown = new Map<string, string>();
-  for (const { part, note, bar } of parts) {
-    const { item } = part;
-    if (!('writtenMidi' in item) || item.kind === 'imagine') continue;
-    const midis =
-      item.kind === 'note' && item.fingered !== null ? [item.fingered, item.writtenMidi] : [item.writtenMidi];
-    midis.forEach((midi, i) => {
-      const { letter, sign, octave } = keyName(midi + bar.shift, bar);
-      const place = `${letter}${octave}`;
-      const usual = bar.key && isOfKey(letter, sign, bar) ? sign : '';
-      const before = shown.get(place) ?? usual;
-      shown.set(place, sign);
-      // What is only tied on needs no new one.
-      if (sign !== before && part.inItemBeat === 0)
-        note.addModifier(new Accidental(sign === '' ? 'n' : sign), i);
-    });
-  }
-}
-
-/** Whether the key writes this letter with this sign: the note is then of its scale. */
-function isOfKey(letter: string, sign: string, { key }: LaidBar): boolean {
-  if (!key) return false;
-  return Array.from({ length: 12 }, (_, i) => spellNote(60 + i, key)).some(
-    (spelled) =>
-      spelled.letter === letter &&
-      (spelled.alter > 0 ? '#' : spelled.alter < 0 ? 'b' : '') === sign &&
-      Math.abs(spelled.alter) <= 1,
+  const hasTwoHeads = line.some(({ parts }) =>
+    parts.some(({ item }) => item.kind === 'note' && item.fingered !== null),
   );
-}
-
-/** What of a tie or slur lies on this line where it goes over the end of it. */
-function drawOpenTies(
-  drawn: readonly DrawnPart[],
-  lineBefore: readonly LaidBar[],
-  lineAfter: readonly LaidBar[],
-  context: SVGContext,
-  ink: string,
-): void {
-  const draw = (notes: { firstNote?: StaveNote; lastNote?: StaveNote }) =>
-    new StaveTie({ ...notes, firstIndexes: [0], lastIndexes: [0] })
-      .setStyle({ fillStyle: ink, strokeStyle: ink })
-      .setContext(context)
-      .draw();
-  const before = lineBefore.at(-1);
-  const after = lineAfter.at(0);
-  const [first, last] = [drawn[0], drawn[drawn.length - 1]];
-  const left = before?.parts.at(-1);
-  const right = after?.parts.at(0);
-  if (left && before?.phrase === first.bar.phrase && isJoined(left, first.part))
-    draw({ lastNote: first.note });
-  if (right && after?.phrase === last.bar.phrase && isJoined(last.part, right))
-    draw({ firstNote: last.note });
-}
-
-/** Whether two parts that follow each other are one tone, or one is slurred to from the other. */
-const isJoined = (left: WrittenPart, right: WrittenPart) =>
-  isPitched(left) && (left.goesOn || (right.item.kind === 'note' && right.item.attack === 'slurred'));
-
-/** Ties within an item; one slur over all that is played out of one note. */
-function drawTies(drawn: readonly DrawnPart[], context: SVGContext, ink: string): void {
-  const style = { fillStyle: ink, strokeStyle: ink };
-  let slurFrom: number | null = null;
-  drawn.forEach((here, i) => {
-    const next = drawn.at(i + 1);
-    const joined = next?.bar.phrase === here.bar.phrase && isJoined(here.part, next.part);
-    if (joined && here.part.goesOn)
-      new StaveTie({ firstNote: here.note, lastNote: next.note, firstIndexes: [0], lastIndexes: [0] })
-        .setStyle(style)
-        .setContext(context)
-        .draw();
-    if (joined && !here.part.goesOn) slurFrom ??= firstPartOf(drawn, i);
-    if (!joined && slurFrom !== null) {
-      drawSlur(drawn[slurFrom].note, here.note, context, ink);
-      slurFrom = null;
-    }
-  });
-}
-
-/** Where on the line the item begins that a part belongs to. */
-function firstPartOf(drawn: readonly DrawnPart[], at: number): number {
-  let first = at;
-  while (first > 0 && drawn[first].part.inItemBeat > 0) first--;
-  return first;
-}
-
-function drawSlur(from: StaveNote, to: StaveNote, context: SVGContext, ink: string): void {
-  // The longer the higher, as it has more to pass over.
-  const rise = Math.min(34, 8 + 0.05 * (to.getAbsoluteX() - from.getAbsoluteX()));
-  new Curve(from, to, {
-    cps: [
-      { x: 0, y: rise },
-      { x: 0, y: rise },
-    ],
-  })
-    .setStyle({ fillStyle: ink, strokeStyle: ink })
-    .setContext(context)
-    .draw();
-}
-
-const isPitched = ({ item }: WrittenPart) =>
-  item.kind === 'note' || item.kind === 'hum' || item.kind === 'hear' || item.kind === 'air';
-
-function text(
-  context: SVGContext,
-  said: string,
-  x: number,
-  y: number,
-  size: number,
-  anchor: 'start' | 'end',
-  ink: string,
-): void {
-  const element = document.createElementNS('http://www.w3.org/2000/svg', 'text');
-  element.setAttribute('x', String(x));
-  element.setAttribute('y', String(y));
-  element.setAttribute('font-size', `${size}px`);
-  element.setAttribute('font-family', '"Atkinson Hyperlegible Next Variable", Bravura, sans-serif');
-  element.setAttribute('text-anchor', anchor);
-  element.setAttribute('fill', ink);
-  element.setAttribute('stroke', 'none');
-  element.textContent = said;
-  context.svg.append(element);
+  const stem = hasTwoHeads ? STEM_PX : 0;
+  return {
+    over: LEAST_OVER_PX + steps(high - TOP_LINE) * STEP_PX + stem,
+    under: LEAST_UNDER_PX + steps(BOTTOM_LINE - low) * STEP_PX + stem,
+  };
 }

@@ -1,5 +1,5 @@
 import { barsOf, type MajorKey, type WrittenPart } from '@inner-hum/core/exercise';
-import type { EngravedPhrase } from './Engraving.tsx';
+import type { EngravedPhrase } from './engraved.ts';
 
 /** A bar with where it stands: which phrase it is of, and what surrounds it. */
 export interface LaidBar {

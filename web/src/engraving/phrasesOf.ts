@@ -1,6 +1,6 @@
 import type { Exercise } from '@inner-hum/core/exercise';
 import { hornById, type HornId } from '@inner-hum/core/horn';
-import type { EngravedPhrase } from './Engraving.tsx';
+import type { EngravedPhrase } from './engraved.ts';
 
 /** The phrases of an exercise as they are engraved: in the order of playing each once, on neck and mouthpiece as they sound. */
 export function phrasesOf(

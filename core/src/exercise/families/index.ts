@@ -14,16 +14,13 @@ import { intervalTones } from './intervalTones.ts';
 import { lipPositions } from './lipPositions.ts';
 import { longHold } from './longHold.ts';
 import { octaveRestart } from './octaveRestart.ts';
-import {
-  openedTone,
-  overtoneCascade,
-  overtoneClimb,
-  overtoneEar,
-  overtoneHits,
-  overtoneMatch,
-  overtoneScale,
-  overtoneSwitch,
-} from './overtones.ts';
+import { openedTone, overtoneMatch } from './matchDrills.ts';
+import { overtoneCascade } from './overtoneCascade.ts';
+import { overtoneClimb } from './overtoneClimb.ts';
+import { overtoneEar } from './overtoneEar.ts';
+import { overtoneHits } from './overtoneHits.ts';
+import { overtoneScale } from './overtoneScale.ts';
+import { overtoneSwitch } from './overtoneSwitch.ts';
 import { pairedSwells } from './pairedSwells.ts';
 import { quietDescent } from './quietDescent.ts';
 import { singleSwell } from './singleSwell.ts';

@@ -1,0 +1,36 @@
+import { HIGHEST_NOTE } from '../../horn/index.ts';
+import { defineFamily } from './family.ts';
+import { beatsOption, markOption, partialOption, startOption, tempoOption, timesOption } from './options.ts';
+import { tuningOption, tubeOption, withTubes, within, rung, upTo } from './rung.ts';
+
+/** From the fundamental up to a partial and down again, slurred, no finger moving. */
+export const overtoneClimb = defineFamily({
+  id: 'overtoneClimb',
+  purposes: ['voicing'],
+  options: (horn) =>
+    withTubes(horn, () => ({
+      note: tubeOption(horn),
+      partial: partialOption(4),
+      beats: beatsOption(2, 1, 8),
+      from: markOption('mf'),
+      tries: timesOption(2, 1, 8),
+      overtones: tuningOption,
+      tempoBpm: tempoOption(60),
+      start: startOption('playToStart'),
+    })),
+  write({ note: tube, partial, beats, from, tries, overtones }) {
+    const up = upTo(within(tube, partial, HIGHEST_NOTE));
+    const path = [...up, ...up.toReversed().slice(1)];
+    return {
+      overtones,
+      rest: { kind: 'asPlayed' },
+      phrases: [
+        {
+          items: path.map((each, i) => rung(tube, each, beats, from, i === 0 ? 'any' : 'slurred')),
+          breath: 'one',
+          repeats: tries,
+        },
+      ],
+    };
+  },
+});

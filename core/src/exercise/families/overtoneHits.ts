@@ -1,0 +1,43 @@
+import { HIGHEST_NOTE } from '../../horn/index.ts';
+import { defineFamily, rest, restOf } from './family.ts';
+import {
+  beatsOption,
+  choiceOption,
+  markOption,
+  partialOption,
+  startOption,
+  tempoOption,
+  timesOption,
+} from './options.ts';
+import { tuningOption, tubeOption, withTubes, within, rung } from './rung.ts';
+
+const accentOption = choiceOption(['breath', 'tongued'], 'breath');
+
+/** Straight to an overtone, without its fundamental before it. */
+export const overtoneHits = defineFamily({
+  id: 'overtoneHits',
+  purposes: ['start', 'voicing'],
+  options: (horn) =>
+    withTubes(horn, () => ({
+      note: tubeOption(horn),
+      partial: partialOption(3),
+      attack: accentOption,
+      beats: beatsOption(2, 1, 8),
+      restBeats: beatsOption(2, 1, 8),
+      from: markOption('mf'),
+      tries: timesOption(4, 1, 12),
+      overtones: tuningOption,
+      tempoBpm: tempoOption(60),
+      start: startOption('countIn'),
+    })),
+  write({ note: tube, partial, attack, beats, restBeats, from, tries, overtones }) {
+    const hit = rung(tube, within(tube, partial, HIGHEST_NOTE), beats, from, attack);
+    return {
+      overtones,
+      rest: restOf(8),
+      phrases: [
+        { items: Array.from({ length: tries }, (_, i) => (i === 0 ? [hit] : [rest(restBeats), hit])).flat() },
+      ],
+    };
+  },
+});

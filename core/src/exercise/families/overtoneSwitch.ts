@@ -1,0 +1,53 @@
+import { partialNote, writtenMidi } from '../../horn/index.ts';
+import { defineFamily, note, restOf } from './family.ts';
+import {
+  beatsOption,
+  choiceOption,
+  markOption,
+  partialOption,
+  startOption,
+  tempoOption,
+  timesOption,
+} from './options.ts';
+import { tuningOption, tubeOption, withTubes, rung, playable } from './rung.ts';
+
+/** The note with its own fingering, after a count the low one, the sound kept; and back. */
+export const overtoneSwitch = defineFamily({
+  id: 'overtoneSwitch',
+  purposes: ['voicing'],
+  options: (horn) =>
+    withTubes(horn, () =>
+      partialNote(horn.lowest, 2) > horn.highest
+        ? null
+        : {
+            note: tubeOption(horn),
+            partial: partialOption(2),
+            beats: beatsOption(2, 1, 8),
+            from: markOption('mf'),
+            attack: choiceOption(['slurred', 'tongued'], 'slurred'),
+            tries: timesOption(3, 1, 8),
+            overtones: tuningOption,
+            tempoBpm: tempoOption(60),
+            start: startOption('playToStart'),
+          },
+    ),
+  write({ note: tube, partial, beats, from, attack, tries, overtones }, { highest }) {
+    const { low, most } = playable(tube, partial, highest);
+    const sounding = partialNote(writtenMidi(low), most);
+    return {
+      overtones,
+      rest: restOf(4),
+      phrases: [
+        {
+          items: [
+            note(sounding, beats, from),
+            rung(low, most, beats, from, attack),
+            note(sounding, beats, from, from, attack),
+          ],
+          breath: 'one',
+          repeats: tries,
+        },
+      ],
+    };
+  },
+});
