@@ -2,7 +2,6 @@ import type { Horn } from '../horn/index.ts';
 import type { Exercise, Phrase } from './exercise.ts';
 import { phraseBeats } from './score.ts';
 import { secondsPerBeat } from './target.ts';
-import { MOST_ITEMS } from './validate.ts';
 
 /** Nobody plays longer on one breath. */
 const LONGEST_BREATH_SECONDS = 45;
@@ -14,14 +13,7 @@ const LONG_PHRASE_SECONDS = 240;
  * `item` is null where the whole phrase is meant.
  */
 export interface Problem {
-  kind:
-    | 'nothingToPlay'
-    | 'tooManyItems'
-    | 'longPhrase'
-    | 'belowRange'
-    | 'aboveRange'
-    | 'slurFromNothing'
-    | 'longBreath';
+  kind: 'nothingToPlay' | 'longPhrase' | 'belowRange' | 'aboveRange' | 'slurFromNothing' | 'longBreath';
   isFatal: boolean;
   phrase: number;
   item: number | null;
@@ -55,7 +47,6 @@ function wholePhrase(phrase: Phrase, index: number, beat: number): Problem[] {
   const found: Problem[] = [];
   if (phrase.items.every(({ kind }) => SILENT.includes(kind)))
     found.push({ kind: 'nothingToPlay', isFatal: true, ...at });
-  if (phrase.items.length > MOST_ITEMS) found.push({ kind: 'tooManyItems', isFatal: true, ...at });
   const seconds = phraseBeats(phrase) * beat;
   if (phrase.breath === 'one' && seconds > LONGEST_BREATH_SECONDS)
     found.push({ kind: 'longBreath', isFatal: false, ...at });

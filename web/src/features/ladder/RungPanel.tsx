@@ -50,7 +50,11 @@ export function RungPanel({ horn, looked, next, tries, tuning, settings, onLook 
           />
         ))}
       </Box>
-      {looked.partial > 1 && (
+      {looked.partial === 1 ? (
+        <ActionLink look="main" to={play('overtoneClimb', { ...rung, partial: 2 })} mb="5">
+          {t('familyName.overtoneClimb')}
+        </ActionLink>
+      ) : (
         <>
           <ActionLink look="main" to={play('overtoneEar', rung)} mb="3">
             {t('ladder.ear')}

@@ -8,7 +8,7 @@ const MOST_EXERCISES = 500;
 /** What became of a file: how many were taken in, and which were refused and why. */
 export type ImportAnswer =
   | { kind: 'taken'; count: number; refused: { index: number; why: string }[] }
-  | { kind: 'tooLarge' | 'notJson' | 'empty' };
+  | { kind: 'tooLarge' | 'tooMany' | 'notJson' | 'empty' };
 
 /** Reads one exercise or a list of them from a file. What is sound is taken in; the rest is told, place by place. */
 export async function importExercises(file: File): Promise<ImportAnswer> {
@@ -19,7 +19,8 @@ export async function importExercises(file: File): Promise<ImportAnswer> {
   } catch {
     return { kind: 'notJson' };
   }
-  const list = (Array.isArray(value) ? value : [value]).slice(0, MOST_EXERCISES);
+  const list: unknown[] = Array.isArray(value) ? value : [value];
+  if (list.length > MOST_EXERCISES) return { kind: 'tooMany' };
   if (list.length === 0) return { kind: 'empty' };
   const refused: { index: number; why: string }[] = [];
   let count = 0;
