@@ -52,8 +52,12 @@ export function writtenMarks(exercise: Exercise): { seconds: number; mark: Dynam
   const all = notesOf(scoreOf(exercise)).flatMap(({ item, startBeat }) =>
     item.dynamics.map((point) => ({ seconds: (startBeat + point.beat) * beat, mark: point.mark })),
   );
-  return all.filter(
+  const far = all.filter(
     ({ mark, seconds }, i) =>
       i === 0 || mark !== all[i - 1].mark || seconds - all[i - 1].seconds > FAR_SECONDS,
+  );
+  // In the middle of a level that goes on there is nothing to say.
+  return far.filter(
+    ({ mark }, i) => mark !== (far.at(i + 1)?.mark ?? null) || i === 0 || mark !== far[i - 1].mark,
   );
 }

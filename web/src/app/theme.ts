@@ -27,6 +27,8 @@ const globalCss: Record<string, SystemStyleObject> = {
   '.ribbon-canvas': { display: 'block', width: '100%' },
   '.ribbon-layer': { position: 'absolute', insetInlineStart: 0, top: 0 },
   // A line of music is never cut between two pages.
+  // Before it is engraved it takes about the room of a line, so that the page does not jump.
+  '.engraving': { minHeight: '88px' },
   '.engraving svg': { display: 'block', breakInside: 'avoid', maxWidth: '100%' },
   '@media (prefers-reduced-motion: reduce)': {
     '& *': { animation: 'none !important', transition: 'none !important' },

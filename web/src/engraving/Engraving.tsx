@@ -4,6 +4,7 @@ import { useRibbonPalette } from '../ribbon/index.ts';
 import type { EngravedPhrase } from './engraved.ts';
 import { loadEngraver, type Engraver } from './loadEngraver.ts';
 import { useEngravingWords } from './useEngravingWords.ts';
+import { useNearView } from './useNearView.ts';
 
 interface EngravingProps {
   phrases: readonly EngravedPhrase[];
@@ -25,6 +26,8 @@ export function Engraving(props: EngravingProps) {
   const palette = useRibbonPalette();
   const frame = useRef<HTMLDivElement>(null);
   const [engraver, setEngraver] = useState<Engraver | null>(null);
+  // On paper all of it is wanted at once; on a screen what is near.
+  const isWanted = useNearView(frame) || onPaper;
   const ink = onPaper ? '#000' : palette.ink;
   useEffect(() => {
     let here = true;
@@ -38,11 +41,11 @@ export function Engraving(props: EngravingProps) {
     };
   }, []);
   useEffect(() => {
-    if (!engraver || !frame.current || width <= 0) return;
+    if (!engraver || !isWanted || !frame.current || width <= 0) return;
     frame.current.replaceChildren(
       ...engraver.engrave(phrases, { width: width / scale, scale, ink, mostLines, words }),
     );
-  }, [engraver, phrases, width, scale, ink, mostLines, words]);
+  }, [engraver, isWanted, phrases, width, scale, ink, mostLines, words]);
   return (
     <div
       ref={frame}
