@@ -1,11 +1,14 @@
 import { expect, it } from 'vitest';
-import { DEFAULT_SCALE, levelAtFraction } from '@inner-hum/core/exercise';
+import { DEFAULT_SCALE, familyById, levelAtFraction, phraseExercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
+import { hornById } from '@inner-hum/core/horn';
 import { deviationStep } from './deviation.ts';
 import { INK, InkTrack, NO_INK, STRAY } from './inkTrack.ts';
 import { createLayout } from './layout.ts';
 import { inkRuns } from './paintInk.ts';
 import { DEVIATION_STEPS } from './palette.ts';
+import { loudnessAt, scoreLayout } from './scoreLayout.ts';
+import { writtenInk } from './writtenInk.ts';
 
 const note = { targetHz: 233, tubeHz: 233, partial: 1, fromSeconds: 0, toSeconds: 8 };
 const setting = { scale: DEFAULT_SCALE, a4Hz: 440, notes: [note], wantedAt: () => 0.5 };
@@ -88,4 +91,32 @@ it('draws each note of a line against its own rule, also where it comes a little
   });
   apart.follow(track);
   expect(Array.from(apart.kind.subarray(0, 220)).every((kind) => kind === NO_INK)).toBe(true);
+});
+
+it('is painted where it is drawn: the loudness under a hand is that of the outline there', () => {
+  const exercise = familyById('swell')?.build(hornById('alto'));
+  if (!exercise) throw new Error('no family');
+  const layout = scoreLayout(exercise, 800, 150);
+  for (const loudness of [0, 0.25, 0.5, 0.75, 1])
+    for (const side of [1, -1])
+      expect(loudnessAt(layout, layout.ruleY + side * layout.halfAt(loudness))).toBeCloseTo(loudness, 9);
+  expect([loudnessAt(layout, 0), loudnessAt(layout, layout.ruleY)]).toEqual([1, 0]);
+});
+
+it('follows a written bend: what goes with the rule is no deviation', () => {
+  const built = familyById('mouthpieceAlone')?.build(hornById('alto'), { bend: 3 });
+  if (!built) throw new Error('no family');
+  const exercise = phraseExercise(built, 1);
+  const setting = writtenInk({ exercise, hornId: 'alto', a4Hz: 440, scale: DEFAULT_SCALE }, 0);
+  const target = setting.notes?.[0].targetHz ?? 0;
+  const track = new FrameTrack();
+  // Eight beats of a second: down from beat 2 to 4 by 300 cents, back until 6.
+  const bend = (seconds: number) =>
+    seconds < 2 ? 0 : seconds < 4 ? -150 * (seconds - 2) : seconds < 6 ? -300 + 150 * (seconds - 4) : 0;
+  for (let i = 0; i < 800; i++) track.append(target * 2 ** (bend(i / 100) / 1200), 1, mf, 3, -30);
+  const ink = new InkTrack(setting);
+  ink.follow(track);
+  expect(Array.from(ink.kind.subarray(0, 800)).every((kind) => kind === INK)).toBe(true);
+  for (const i of [100, 300, 400, 500, 700]) expect(Math.abs(ink.cents[i])).toBeLessThan(1);
+  expect(ink.bend[400]).toBeCloseTo(-300, 0);
 });

@@ -1,4 +1,4 @@
-import type { Exercise } from '@inner-hum/core/exercise';
+import { MOST_NAME, type Exercise } from '@inner-hum/core/exercise';
 import { database } from './database.ts';
 import type { OwnExercise, TakeRecord } from './records.ts';
 
@@ -19,7 +19,9 @@ export async function readOwnExercise(id: string): Promise<OwnExercise | null> {
 /** Puts an exercise on the shelf, under a new place of its own; returns that. */
 export async function addOwnExercise(exercise: Exercise, now: number): Promise<string> {
   const id = crypto.randomUUID();
-  const own = { ...exercise, family: null, shelfId: id };
+  // A name made of other names may have grown too long.
+  const name = exercise.name?.slice(0, MOST_NAME).trim();
+  const own = { ...exercise, ...(name && { name }), family: null, shelfId: id };
   await database().exercises.add({ id, exercise: own, createdAt: now, changedAt: now, deletedAt: null });
   return id;
 }

@@ -1,0 +1,56 @@
+import { expect, it } from 'vitest';
+import { hornById, regularTube, writtenMidi } from '@inner-hum/core/horn';
+import { ladder, nextRung, type RungTry } from '@inner-hum/core/plan';
+import { notesOf, scoreOf } from '@inner-hum/core/exercise';
+import { lookedAt, lookSearch, readLook } from './ladderAddress.ts';
+import { routedLine } from './routedLine.ts';
+import { centsFrom } from './rungText.ts';
+
+const alto = hornById('alto');
+const tried = (fingered: number, partial: number, spoke: boolean, count: number): RungTry[] =>
+  Array.from({ length: count }, (_, at) => ({
+    fingered: writtenMidi(fingered),
+    partial,
+    spoke,
+    heardPartial: spoke ? null : 1,
+    cents: -14,
+    holdSeconds: 2,
+    at,
+  }));
+
+it('looks at the rung of the address, else at the one that is proposed', () => {
+  const rungs = ladder(alto, []);
+  const next = nextRung(rungs);
+  const at = (search: string) => lookedAt(rungs, readLook(new URLSearchParams(search)), next);
+  expect(at('fingered=60&partial=5')).toMatchObject({ fingered: 60, partial: 5, sounding: 88 });
+  expect(at('')).toBe(next);
+  expect(at('fingered=12&partial=99')).toBe(next);
+  const look = readLook(new URLSearchParams('fingered=60&partial=5&tuning=pure'));
+  expect(readLook(new URLSearchParams(lookSearch(look)))).toEqual(look);
+});
+
+it('measures a rung from what it is tuned by: the fifth partial 14 cents flat of the piano is pure', () => {
+  const rung = ladder(alto, tried(58, 5, true, 6))[0][4];
+  expect(centsFrom(rung, 'tempered')).toBeCloseTo(-14, 9);
+  expect(Math.abs(centsFrom(rung, 'pure') ?? 99)).toBeLessThan(0.5);
+  expect(centsFrom(ladder(alto, [])[0][4], 'pure')).toBe(null);
+});
+
+it('routes a scale by what speaks for this player', () => {
+  const fingers = (tries: RungTry[]) => {
+    const line = routedLine({ horn: alto, key: 'F', line: null, mode: 'overtones', tries });
+    if (!line) throw new Error('no line');
+    return notesOf(scoreOf(line)).map(({ item }) => item);
+  };
+  const usual = fingers([]);
+  for (const { writtenMidi: sounding, fingered } of usual) {
+    if (fingered === null) continue;
+    // Whatever is fingered has the note among its partials.
+    const ratio = 2 ** ((sounding - regularTube(fingered).tube) / 12);
+    expect(Math.abs(ratio - Math.round(ratio)) / ratio).toBeLessThan(0.02);
+  }
+  const f5 = (items: ReturnType<typeof fingers>) =>
+    items.find(({ writtenMidi: midi }) => midi === 77)?.fingered;
+  expect(f5(fingers([...tried(65, 2, false, 12), ...tried(58, 3, true, 12)]))).toBe(58);
+  expect(f5(fingers([...tried(65, 2, true, 12), ...tried(58, 3, false, 12)]))).toBe(65);
+});
