@@ -32,6 +32,7 @@ export const JUDGED = [
   'silence',
   'colour',
   'match',
+  'tone',
 ] as const;
 export type Judged = (typeof JUDGED)[number];
 
@@ -54,6 +55,8 @@ export interface NoteItem {
   attack: Attack;
   /** Null: whatever can be judged of such a note. */
   judged: Judged[] | null;
+  /** Absent: a full one. */
+  tone?: 'subtone';
   /** Bent with one fingering; absent: held where it is. */
   bend?: BendPoint[];
   words?: Word[];

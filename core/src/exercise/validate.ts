@@ -98,6 +98,7 @@ const ITEMS = {
       dynamics: dynamicsSchema,
       attack: yup.string().oneOf(ATTACKS).default('any'),
       judged: yup.array(yup.string().oneOf(JUDGED).required()).nullable().default(null),
+      tone: yup.string().oneOf(['subtone']).optional(),
       bend: bendSchema,
       words: wordsSchema,
     })

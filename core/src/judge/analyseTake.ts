@@ -11,6 +11,7 @@ import type { SwellMeasures } from './measures.ts';
 import { noteAnalysis } from './noteAnalysis.ts';
 import type { TakeContext } from './takeContext.ts';
 import type { TakeEvent } from './takeEvent.ts';
+import { subtoneDepth } from './subtone.ts';
 import { measureWhole, reachWholeVerdict, type WholeVerdict } from './wholeTake.ts';
 
 export interface TakeAnalysis {
@@ -80,6 +81,7 @@ export function analyseTake(
   });
 
   matchNotes(score, judged);
+  measureSubtones(score, judged);
   const items = score.map((timed, index): ItemAnalysis =>
     timed.item.kind === 'note'
       ? noteAnalysis(
@@ -119,5 +121,21 @@ function matchNotes(score: readonly TimedItem[], judged: ReadonlyMap<number, Jud
     measures.matchDb = matchDb(first.profileDb, measures.profileDb);
     measures.matchCents = against(first.centsMean, measures.centsMean);
     measures.matchBrightness = against(first.brightness, measures.brightness);
+  }
+}
+
+/** Every subtone against the nearest full tone of its note in the phrase, the one before it where there are two. */
+function measureSubtones(score: readonly TimedItem[], judged: ReadonlyMap<number, JudgedNote>): void {
+  for (const [index, { item, measures }] of judged) {
+    if (item.tone !== 'subtone') continue;
+    const [full] = [...judged]
+      .filter(
+        ([i, other]) =>
+          score[i].phrase === score[index].phrase &&
+          other.item.writtenMidi === item.writtenMidi &&
+          other.item.tone === undefined,
+      )
+      .toSorted(([a], [b]) => Math.abs(a - index) - Math.abs(b - index) || a - b);
+    if (full) measures.subtone = subtoneDepth(measures, full[1].measures);
   }
 }

@@ -93,7 +93,7 @@ const found = (item: ItemAnalysis, kind: Finding['kind']) =>
   item.verdict?.findings.some((each) => each.kind === kind);
 const isCalm = (item: ItemAnalysis) =>
   item.verdict?.findings.every(({ kind }) =>
-    ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst', 'matched'].includes(kind),
+    ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst', 'matched', 'subtone'].includes(kind),
   ) ?? true;
 
 /** Every mistake that an item can have, with what the judge must say of it. */
@@ -225,6 +225,11 @@ function mistakes(
     !(slurs?.kind === 'note' && slurs.attack === 'slurred' && isSlurred)
   )
     all.push({ fault: { item: index, kind: 'late', seconds: 0.25 }, check: names('beat') });
+  if (item.tone === 'subtone')
+    all.push(
+      { fault: { item: index, kind: 'weak' }, check: names('weakTone') },
+      { fault: { item: index, kind: 'noSubtone' }, check: names('weakTone') },
+    );
   if (item.judged?.includes('colour'))
     all.push({ fault: { item: index, kind: 'oneColour' }, check: names('colourStill') });
   if (isTurn)
@@ -232,7 +237,8 @@ function mistakes(
       fault: { item: index, kind: 'latePeak', beats: 0.8 },
       check: (each, why) => near('peakBeats', of(each)?.peakOffsetBeats, 0.8, why),
     });
-  if (isSlurred)
+  const isTakenOver = index > 0 && beside[1] === item.writtenMidi;
+  if (isSlurred && !isTakenOver)
     all.push(
       {
         fault: { item: index, kind: 'slowSlur', glideMs: 250, overshootCents: 40 },
@@ -246,7 +252,7 @@ function mistakes(
         },
       },
     );
-  else {
+  else if (!isSlurred) {
     if (judges('start'))
       all.push({
         fault: { item: index, kind: 'slip', atSeconds: 0, lengthSeconds: 0.12, toPartial: partial },
@@ -278,7 +284,9 @@ function follows(
       const begins = 1000 * onsetSeconds + (slurMs ?? 0) / 2;
       near('onsetMs', 1000 * (item.startSeconds ?? NaN), begins, `${why}: item ${i}`);
     }
-    if (slurMs !== null && item.measures?.gapMs === 0 && item.measures.firstPartial === null)
+    // Where only the fingers change there is none.
+    if (slurMs === 0) near('slurMs', item.measures?.slurMs ?? 0, 0, why);
+    else if (slurMs !== null && item.measures?.gapMs === 0 && item.measures.firstPartial === null)
       near('slurMs', item.measures.slurMs, slurMs, why);
   });
 }
@@ -321,6 +329,8 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['overtoneHits', 0, { partial: 4, attack: 'tongued' }],
   ['overtoneCascade', 3, { partial: 4 }],
   ['overtoneScale', 0, { route: 'fifth', key: 'D' }, FEW],
+  ['fullToSubtone', 3, { beats: 6, start: 'countIn' }],
+  ['subtoneFromAir', 0, { beats: 6 }],
   ['overtoneMatch', 0, { partial: 4, start: 'countIn' }],
 ];
 

@@ -33,16 +33,18 @@ export function findItems(judging: Judging): (Found | null)[] {
 /** What is left of a tone for a note slurred to at the same pitch. */
 const LEAST_SECONDS = 0.25;
 const SAME_CENTS = 40;
+/** A tear so near to where the fingers change is where the player parted the notes. */
+const NEAR_SECONDS = 0.12;
 
 /**
  * Where only the fingers change, the sound goes on as one tone: a note slurred to at the pitch of the note before it begins
- * where it is written, after the length of that note. The same where a note slipped to the pitch of the next.
+ * where it is written: by the clock where there is one, else after the length of that note. The same where a note slipped to the pitch of the next.
  */
 function withChangedFingers(
   { score, context, secondsPerBeat }: Judging,
   found: readonly (Found | null)[],
 ): (Found | null)[] {
-  const { exercise, hornId, a4Hz } = context;
+  const { exercise, hornId, a4Hz, beatZeroSeconds } = context;
   const targetOf = ({ item }: TimedItem) =>
     item.kind === 'note' ? noteTarget(exercise, item, hornId, a4Hz) : null;
   const hzOf = (timed: TimedItem) => targetOf(timed)?.targetHz ?? null;
@@ -52,12 +54,21 @@ function withChangedFingers(
     const [before, here] = [score[i - 1], score[i]];
     const tone = parted[i - 1];
     const [from, to] = [hzOf(before), hzOf(here)];
-    if (!tone || parted[i] || from === null || to === null || before.phrase !== here.phrase) continue;
+    if (!tone || from === null || to === null || before.phrase !== here.phrase) continue;
     if (here.item.kind !== 'note' || here.item.attack !== 'slurred') continue;
     if (Math.abs(centsBetween(from, to)) > SAME_CENTS) continue;
-    const { first, last } = tone.span;
-    const change = first + Math.round(framesOf(before));
-    if (last - change < LEAST_SECONDS / FRAME_SECONDS) continue;
+    const after = parted[i];
+    if (tone.status !== 'played' || after?.status === 'wrongNote') continue;
+    const { first } = tone.span;
+    const last = after?.span.last ?? tone.span.last;
+    const change =
+      beatZeroSeconds === null
+        ? first + Math.round(framesOf(before))
+        : Math.round((beatZeroSeconds + here.startBeat * secondsPerBeat) / FRAME_SECONDS);
+    if (change <= first || last - change < LEAST_SECONDS / FRAME_SECONDS) continue;
+    // A tear far from the change is one of the two notes' own; near it, it is where they were parted.
+    const tear = after && Math.min(Math.abs(tone.span.last - change), Math.abs(after.span.first - change));
+    if (tear !== null && tear !== undefined && tear < NEAR_SECONDS / FRAME_SECONDS) continue;
     parted[i - 1] = { ...tone, span: { first, last: change - 1 } };
     parted[i] = { ...tone, span: { first: change, last } };
   }

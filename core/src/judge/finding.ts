@@ -46,6 +46,8 @@ export type Finding =
   | { kind: 'colourApart'; db: number }
   | { kind: 'pitchApart'; cents: number }
   | { kind: 'matched'; db: number; cents: number }
+  /** A subtone was asked for: still full, soft or airy without being one, or one. */
+  | { kind: 'stillFull' | 'weakTone' | 'subtone'; airierDb: number; softerDb: number }
   | { kind: 'even'; errorDb: number; spreadCents: number }
   | { kind: 'quiet' };
 
@@ -53,6 +55,8 @@ export type Finding =
 export type Advice =
   | 'countTheRest'
   | 'nameItFirst'
+  | 'chinDown'
+  | 'fromAHint'
   | 'voiceHigher'
   | 'voiceLower'
   | 'keepTheVoicing'

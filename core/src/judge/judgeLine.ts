@@ -32,13 +32,15 @@ export function measureLine(
     const [from, to] = [before.measures[name], here.measures[name]];
     return !even || from === null || to === null ? null : to - from;
   };
+  const isSamePitch = before.item.writtenMidi === here.item.writtenMidi;
   const slur = isSlurred ? measureSlur(judging.track, before.span, here.span, judging.masked) : null;
   return {
     stepDb: step('levelDb'),
     stepBrightness: step('brightness'),
     stepCents: step('centsMean'),
-    slurMs: slur?.slurMs ?? null,
-    overshootCents: slur?.overshootCents ?? null,
+    // Where only the fingers change there is no way from one pitch to another.
+    slurMs: isSamePitch ? null : (slur?.slurMs ?? null),
+    overshootCents: isSamePitch ? null : (slur?.overshootCents ?? null),
     gapMs: slur?.gapMs ?? null,
   };
 }

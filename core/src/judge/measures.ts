@@ -1,4 +1,5 @@
 import type { HoldCause } from './hold.ts';
+import type { SubtoneDepth } from './subtone.ts';
 import type { Profile } from './match.ts';
 
 /** What can be said of any note over its steady part; null where there is no answer. Units are in the names. */
@@ -87,6 +88,8 @@ export interface AskedMeasures {
   matchDb?: number | null;
   matchCents?: number | null;
   matchBrightness?: number | null;
+  /** Of a subtone, against the nearest full tone of its note in the phrase. */
+  subtone?: SubtoneDepth | null;
 }
 
 /** Every figure of one note of an exercise. */

@@ -7,6 +7,7 @@ import { heardPartial } from './heardPartial.ts';
 import type { NoteAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
 import type { Judging } from './judging.ts';
+import type { ItemMeasures } from './measures.ts';
 import { noteFindings, wrongPartial } from './noteFindings.ts';
 import { reachVerdict, type Verdict } from './verdict.ts';
 
@@ -65,17 +66,7 @@ export function noteAnalysis(
     heardPartial: judged.heardPartial,
     breathHeard: events.some(({ type }) => type === 'breath'),
   });
-  const { bendRangeCents, colourSpan, matchDb, matchCents } = measures;
-  const plain: Finding =
-    typeof bendRangeCents === 'number'
-      ? { kind: 'bent', cents: bendRangeCents }
-      : typeof matchDb === 'number' && typeof matchCents === 'number'
-        ? { kind: 'matched', db: matchDb, cents: matchCents }
-        : typeof colourSpan === 'number'
-          ? { kind: 'colourMoved', harmonics: colourSpan, spreadCents: measures.centsSpread ?? 0 }
-          : item.open && measures.holdSeconds !== null && measures.holdCause !== null
-            ? { kind: 'held', seconds: measures.holdSeconds, cause: measures.holdCause }
-            : { kind: 'even', errorDb: measures.swellErrorDb ?? 0, spreadCents: measures.centsSpread ?? 0 };
+  const plain = plainFinding(item, measures);
   return {
     ...common,
     status: 'played',
@@ -87,6 +78,20 @@ export function noteAnalysis(
     events,
     verdict: item.open ? withFirst(plain, verdictOf(findings, plain)) : verdictOf(findings, plain),
   };
+}
+
+/** What there is to say of a note where nothing stood out: by what it was asked for. */
+function plainFinding(item: NoteItem, measures: ItemMeasures): Finding {
+  const { bendRangeCents, colourSpan, matchDb, matchCents, subtone } = measures;
+  if (typeof bendRangeCents === 'number') return { kind: 'bent', cents: bendRangeCents };
+  if (subtone) return { kind: 'subtone', airierDb: subtone.airierDb, softerDb: subtone.softerDb };
+  if (typeof matchDb === 'number' && typeof matchCents === 'number')
+    return { kind: 'matched', db: matchDb, cents: matchCents };
+  if (typeof colourSpan === 'number')
+    return { kind: 'colourMoved', harmonics: colourSpan, spreadCents: measures.centsSpread ?? 0 };
+  if (item.open && measures.holdSeconds !== null && measures.holdCause !== null)
+    return { kind: 'held', seconds: measures.holdSeconds, cause: measures.holdCause };
+  return { kind: 'even', errorDb: measures.swellErrorDb ?? 0, spreadCents: measures.centsSpread ?? 0 };
 }
 
 /** How long it held is what an open note is about, whatever else stood out. */

@@ -130,6 +130,10 @@ function askedFindings(note: NoteItem, m: ItemMeasures, { pitchCents }: Toleranc
     found.push({ kind: 'pitchApart', cents: m.matchCents });
   if (typeof m.matchDb === 'number' && m.matchDb > MATCH_DB)
     found.push({ kind: 'colourApart', db: m.matchDb });
+  if (m.subtone && m.subtone.kind !== 'subtone') {
+    const { kind, airierDb, softerDb } = m.subtone;
+    found.push({ kind: kind === 'full' ? 'stillFull' : 'weakTone', airierDb, softerDb });
+  }
   if (note.bend && m.bendRangeCents !== null && m.bendRangeCents !== undefined) {
     const wantedCents = -Math.min(...note.bend.map(({ cents }) => cents));
     if (m.bendRangeCents < BEND_SHARE * wantedCents)

@@ -47,6 +47,9 @@ const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: J
   bendShort: { weight: 36, advice: 'bendByTongue', judged: null },
   bendBack: { weight: 33, advice: 'comeBackByEar', judged: 'pitch' },
   colourStill: { weight: 28, advice: 'widerVowels', judged: 'colour' },
+  stillFull: { weight: 48, advice: 'chinDown', judged: 'tone' },
+  weakTone: { weight: 48, advice: 'fromAHint', judged: 'tone' },
+  subtone: { weight: 1, advice: 'holdLonger', judged: null },
   pitchApart: { weight: 35, advice: 'samePitchFirst', judged: 'match' },
   colourApart: { weight: 29, advice: 'sameSoundFirst', judged: 'match' },
   matched: { weight: 1, advice: 'moveOn', judged: null },
@@ -66,6 +69,7 @@ const PLAIN: readonly Finding['kind'][] = [
   'colourMoved',
   'airAgainst',
   'matched',
+  'subtone',
 ];
 
 /** Puts findings in order of weight; what an item is not judged by is left out (`judged` null: everything counts). */

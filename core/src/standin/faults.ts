@@ -22,6 +22,9 @@ export type ItemFault = { item: number } & (
   | { kind: 'shallowBend'; share: number }
   /** The colour stays where it is. */
   | { kind: 'oneColour' }
+  /** Where a subtone is written: a full tone at that level; or more air than tone. */
+  | { kind: 'noSubtone' }
+  | { kind: 'weak' }
   /** Brighter (1) or darker (0) than the loudness has it. */
   | { kind: 'colour'; at: number }
   /** Bare air louder or softer than it usually is. */

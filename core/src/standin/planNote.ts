@@ -126,6 +126,7 @@ function startTone(planning: Planning, meant: MeantNote, start: number, end: num
     peakLateBeats: faultOf(planning.request.faults, index, 'latePeak')?.beats ?? null,
     bendCents: bendOf(planning, meant, start),
     colourAt: colourOf(planning, meant, start),
+    breathDbAt: breathOf(planning, meant),
   });
 }
 
@@ -147,6 +148,7 @@ function colourOf(
   { timed: { item, startBeat }, index }: MeantNote,
   toneStart: number,
 ) {
+  if (isSubtone(faults, item, index)) return () => SUBTONE_COLOUR;
   const fixed = faultOf(faults, index, 'colour');
   if (fixed) return () => fixed.at;
   const { words, judged } = item;
@@ -161,6 +163,29 @@ function colourOf(
     const arrived = index === 0 ? 1 : Math.min(1, ((at - words[index].beat) * beat) / VOWEL_SECONDS);
     return 1 - Math.max(0, index - 1 + arrived) / (words.length - 1);
   };
+}
+
+/** How a subtone is made: round and airy; a weak one is more air than tone. */
+const SUBTONE_COLOUR = 0;
+const SUBTONE_BREATH_DB = -9;
+const WEAK_BREATH_DB = 4;
+
+function isSubtone(faults: Planning['request']['faults'], { tone }: NoteItem, index: number): boolean {
+  return tone === 'subtone' && !faultOf(faults, index, 'noSubtone') && !faultOf(faults, index, 'weak');
+}
+
+function breathOf({ request: { faults } }: Planning, { timed: { item }, index }: MeantNote) {
+  if (faultOf(faults, index, 'weak')) return () => WEAK_BREATH_DB;
+  return isSubtone(faults, item, index) ? () => SUBTONE_BREATH_DB : null;
+}
+
+type Course = ((seconds: number) => number | null) | null;
+
+/** One course until a moment, another from there on; each counts from its own beginning. */
+function joined(before: Course, atSeconds: number, after: Course): Course {
+  if (!before && !after) return null;
+  return (seconds) =>
+    seconds < atSeconds ? (before?.(seconds) ?? null) : (after?.(seconds - atSeconds) ?? null);
 }
 
 /** A tone of its own: tongued, out of its own air, or out of the air that was written before it. */
@@ -192,6 +217,8 @@ function slurInto(planning: Planning, before: PlannedTone, meant: MeantNote): nu
   before.slurs.push(slur);
   before.jumps.push(...jumpsIn(planning, meant, before.startSeconds));
   before.endSeconds = breaksAt ?? endSeconds;
+  before.colourAt = joined(before.colourAt, slur.atSeconds, colourOf(planning, meant, startSeconds));
+  before.breathDbAt = joined(before.breathDbAt, slur.atSeconds, breathOf(planning, meant));
   const [earlier, at, here] = [
     before.levelDbAtBeat,
     slur.atSeconds / beat,

@@ -25,7 +25,9 @@ export interface PlannedTone {
   /** Cents off the note by seconds from the tone's onset, where it is bent. */
   bendCents: ((seconds: number) => number) | null;
   /** Where the colour lies, 0 dark - 1 bright, by seconds from the onset; null: as the loudness has it. */
-  colourAt: ((seconds: number) => number) | null;
+  colourAt: ((seconds: number) => number | null) | null;
+  /** Breath against tone in dB, by seconds from the onset; null: as the loudness has it. */
+  breathDbAt: ((seconds: number) => number | null) | null;
 }
 
 /** What a plan is made of while it is made. */
@@ -69,6 +71,7 @@ export function newTone(
     peakLateBeats: null,
     bendCents: null,
     colourAt: null,
+    breathDbAt: null,
   };
   tones.push(tone);
   return tone;

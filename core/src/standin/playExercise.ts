@@ -54,6 +54,7 @@ export function playExercise(request: ExerciseRequest): ExercisePerformance {
       slurs: tone.slurs,
       bendCents: tone.bendCents,
       colourAt: tone.colourAt,
+      breathDbAt: tone.breathDbAt,
       scale,
       profile: {
         ...profile,

@@ -23,7 +23,9 @@ export interface StandInNote {
   slurs?: readonly StandInSlur[];
   /** Cents off the note, and colour (0 dark - 1 bright), by seconds from the onset. */
   bendCents?: ((seconds: number) => number) | null;
-  colourAt?: ((seconds: number) => number) | null;
+  colourAt?: ((seconds: number) => number | null) | null;
+  /** Breath against tone in dB; null: as the loudness has it. */
+  breathDbAt?: ((seconds: number) => number | null) | null;
   scale: DynamicScale;
   profile: StandInProfile;
   sampleRateHz: number;
@@ -159,10 +161,9 @@ export function playNote(note: StandInNote): Performance {
     const levelDb = levelDbAt(seconds);
     const loudness = Math.max(0, Math.min(1, fractionAtLevel(levelDb, scale)));
     shapeHarmonicsInto(shape, heardHz, loudness, sampleRateHz, note.colourAt?.(seconds) ?? null);
+    const usualBreathDb = profile.breathDbSoft + loudness * (profile.breathDbLoud - profile.breathDbSoft);
     const breathDb =
-      profile.breathDbSoft +
-      loudness * (profile.breathDbLoud - profile.breathDbSoft) +
-      swerveAt(seconds) * (swerve?.breathDb ?? 0);
+      (note.breathDbAt?.(seconds) ?? usualBreathDb) + swerveAt(seconds) * (swerve?.breathDb ?? 0);
     const noisePower = shape.breathBandShare * powerFromDb(breathDb);
     const gain = (amplitudeFromDb(levelDb) / Math.sqrt(1 + noisePower)) * envelope(seconds);
     const noiseGain = gain * Math.sqrt(noisePower);

@@ -18,6 +18,7 @@ export interface EngravingWords {
   hold: string;
   /** "3 times". */
   times(count: number): string;
+  subtone: string;
   /** The name of a fingering. */
   fingered(midi: number): string;
 }

@@ -15,6 +15,7 @@ export function useEngravingWords(naming: NoteNaming): EngravingWords {
       imagine: t('item.imagine'),
       free: t('item.free'),
       hold: t('item.hold'),
+      subtone: t('tone.subtone'),
       fingered: (midi) => signedNote(midi, naming),
       times: (count) => t('engraving.times', { count }),
     }),

@@ -117,6 +117,13 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
       return finding.cause === 'completed'
         ? t('finding.heldToEnd', { seconds: finding.seconds.toFixed(1) })
         : t('finding.held', { seconds: finding.seconds.toFixed(1), cause: t(`cause.${finding.cause}`) });
+    case 'stillFull':
+    case 'weakTone':
+    case 'subtone':
+      return t(`finding.${finding.kind}`, {
+        airier: finding.airierDb.toFixed(0),
+        softer: finding.softerDb.toFixed(0),
+      });
     case 'missed':
     case 'gapBreath':
     case 'quiet':

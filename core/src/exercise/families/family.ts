@@ -38,7 +38,9 @@ export type FamilyId =
   | 'overtoneCascade'
   | 'overtoneScale'
   | 'overtoneMatch'
-  | 'openedTone';
+  | 'openedTone'
+  | 'fullToSubtone'
+  | 'subtoneFromAir';
 
 /** What a family is good for. */
 export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'compare'] as const;

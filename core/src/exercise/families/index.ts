@@ -24,6 +24,7 @@ import { overtoneSwitch } from './overtoneSwitch.ts';
 import { pairedSwells } from './pairedSwells.ts';
 import { quietDescent } from './quietDescent.ts';
 import { singleSwell } from './singleSwell.ts';
+import { fullToSubtone, subtoneFromAir } from './subtones.ts';
 import { threeZones } from './threeZones.ts';
 import { vowelSweep } from './vowelSweep.ts';
 import { wideningDown, wideningUp } from './wideningSwells.ts';
@@ -54,6 +55,8 @@ export const FAMILIES: readonly Family[] = [
   returnToBottom,
   dropToBottom,
   vowelSweep,
+  subtoneFromAir,
+  fullToSubtone,
   breakDrill,
   fullScales,
   scaleEndDrill,

@@ -69,6 +69,15 @@ export function ItemFields({ item, isFirst, shift, horn, naming, onChange }: Ite
             onChange={(value) => onChange({ ...item, open: value === 'open' })}
             options={(['written', 'open'] as const).map((value) => ({ value, label: t(`held.${value}`) }))}
           />
+          <Choice
+            legend={t('builder.tone')}
+            value={item.tone ?? 'full'}
+            onChange={(tone) => {
+              const { tone: _tone, ...fully } = item;
+              onChange(tone === 'full' ? fully : { ...fully, tone });
+            }}
+            options={(['full', 'subtone'] as const).map((value) => ({ value, label: t(`tone.${value}`) }))}
+          />
           {shift === 0 && <FingeredField note={item} horn={horn} naming={naming} onChange={onChange} />}
         </>
       )}

@@ -130,6 +130,11 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
               {t(doing.kind === 'rest' && doing.breath === 'none' ? 'item.hold' : `item.${doing.kind}`)}
             </Box>
           )}
+          {now?.kind === 'note' && now.tone === 'subtone' && (
+            <Box fontFamily="heading" fontSize="next" lineHeight="1.05" aria-hidden="true" data-testid="tone">
+              {t('tone.subtone')}
+            </Box>
+          )}
           {now?.kind === 'note' && <FingeredLine note={now} naming={settings.naming} />}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">
