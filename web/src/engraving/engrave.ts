@@ -10,7 +10,8 @@ import {
   VoiceMode,
   type SVGContext,
 } from 'vexflow/core';
-import { drawDynamics, type Anchor } from './drawDynamics.ts';
+import { xOf, type Anchor } from './anchors.ts';
+import { drawDynamics } from './drawDynamics.ts';
 import { drawText } from './drawText.ts';
 import { drawOpenTies, drawTies } from './drawTies.ts';
 import type { EngravedPhrase, EngraveOptions, EngravingWords } from './engraved.ts';
@@ -56,10 +57,11 @@ function engraveLine(
   const renderer = new Renderer(holder, Renderer.Backends.SVG);
   const reach = reachOf(line);
   const { under } = reach;
-  const saysOver = line.some(
-    ({ repeats, parts }) => repeats > 1 || parts.some(({ item }) => 'words' in item && item.words),
-  );
-  const over = reach.over + (saysOver ? wordPx : 0);
+  const hasWords = line.some(({ parts }) => parts.some(({ item }) => 'words' in item && item.words));
+  const hasTimes = line.some(({ repeats }) => repeats > 1);
+  // How often a phrase is played stands over the words in it.
+  const timesRise = hasWords ? wordPx : 0;
+  const over = reach.over + (hasWords ? wordPx : 0) + (hasTimes ? wordPx : 0);
   const says = line.some(({ parts }) => parts.some(({ item }) => wordOf(item, words) !== null));
   const height = over + STAFF_PX + under + DYNAMICS_PX + (says ? wordPx + 4 : 0) + 4;
   const head = headWidth(line[0].key);
@@ -105,7 +107,7 @@ function engraveLine(
       item: null,
     });
     if (bar.isPhraseEnd && bar.repeats > 1)
-      drawText(context, words.times(bar.repeats), end - 4, over - 8, wordPx, 'end', ink);
+      drawText(context, words.times(bar.repeats), end - 4, over - 8 - timesRise, wordPx, 'end', ink);
     x = end;
   });
   drawTies(drawn, context, ink);
@@ -119,29 +121,19 @@ function engraveLine(
     if (said !== null && (part.item.kind !== 'note' || said !== before))
       drawText(context, said, note.getAbsoluteX(), wordsY, wordPx, 'start', ink);
   });
-  for (const { part } of drawn) drawWords(part);
+  for (const { part, bar } of drawn) drawWords(part, bar.phrase);
   const svg = context.svg;
   svg.remove();
   return svg;
 
   /** Vowels and lip positions stand over the staff, where they begin. */
-  function drawWords(part: WrittenPart) {
+  function drawWords(part: WrittenPart, phrase: number) {
     if (part.inItemBeat !== 0 || !('words' in part.item)) return;
-    const mine = anchors.filter((anchor) => anchor.item?.item === part.item || anchor.item === null);
     for (const { beat, text: said } of part.item.words ?? []) {
-      const at = xAtBeat(mine, part.startBeat + beat);
+      const at = xOf(anchors, phrase, part.startBeat + beat);
       if (at !== null) drawText(context, said, at, over - 10, wordPx, 'start', ink);
     }
   }
-}
-
-/** Where a beat of a phrase stands on a line; null where it is on another. */
-function xAtBeat(anchors: readonly Anchor[], beat: number): number | null {
-  const after = anchors.findIndex((anchor) => anchor.beat >= beat);
-  if (after < 0) return null;
-  if (after === 0) return anchors[0].beat === beat ? anchors[0].x : null;
-  const [from, to] = [anchors[after - 1], anchors[after]];
-  return from.x + ((beat - from.beat) / Math.max(1e-9, to.beat - from.beat)) * (to.x - from.x);
 }
 
 /** What is to be done where a note alone does not say it. */
