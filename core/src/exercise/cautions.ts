@@ -1,3 +1,4 @@
+import { isAlone } from './body.ts';
 import { markFraction } from './dynamics.ts';
 import type { Exercise } from './exercise.ts';
 import { allNotes, extentOf } from './extent.ts';
@@ -24,8 +25,8 @@ export function cautionsOf(exercise: Exercise): Caution[] {
   const notes = allNotes(exercise);
   const { loudest, playedSeconds, seconds } = extentOf(exercise);
   const beat = secondsPerBeat(exercise);
-  const isAlone = exercise.body !== undefined && exercise.body !== 'horn';
-  const high = notes.filter(({ writtenMidi }) => !isAlone && writtenMidi >= FIRST_PALM);
+  const alone = isAlone(exercise);
+  const high = notes.filter(({ writtenMidi }) => !alone && writtenMidi >= FIRST_PALM);
   const highSeconds = high.reduce((sum, { lengthBeats }) => sum + lengthBeats * beat, 0);
   const longBreaths = exercise.phrases.filter(
     (phrase) => phrase.breath === 'one' && phraseBeats(phrase) * beat >= LONG_BREATH_SECONDS,
@@ -38,8 +39,8 @@ export function cautionsOf(exercise: Exercise): Caution[] {
   const hasAir = exercise.phrases.some(({ items }) => items.some(({ kind }) => kind === 'air'));
   const applies: Record<Caution, boolean> = {
     hearing: (loudest ?? 0) >= LOUD || high.length > 0,
-    throat: isAlone || notes.some(({ bend, words, fingered }) => bend ?? words ?? fingered !== null),
-    embouchure: playedSeconds >= TIRING_SECONDS || highSeconds >= HIGH_SECONDS || isAlone,
+    throat: alone || notes.some(({ bend, words, fingered }) => bend ?? words ?? fingered !== null),
+    embouchure: playedSeconds >= TIRING_SECONDS || highSeconds >= HIGH_SECONDS || alone,
     dizziness: hasAir || softAndLong || breaths >= MANY,
     hands: seconds >= HEAVY_SECONDS,
   };

@@ -106,6 +106,9 @@ export interface FreeItem {
 
 export type ExerciseItem = NoteItem | RestItem | AirItem | HumItem | HearItem | ImagineItem | FreeItem;
 
+/** What is not played by the player. */
+export const SILENT = ['rest', 'hear', 'imagine'] as const satisfies readonly ExerciseItem['kind'][];
+
 /** What is played in one go and becomes one take. */
 export interface Phrase {
   items: ExerciseItem[];

@@ -79,5 +79,6 @@ export {
   writtenTurnBeat,
   secondsPerBeat,
 } from './target.ts';
+export { isAlone, readShift } from './body.ts';
 export { noteTarget } from './noteTarget.ts';
 export { bendBySeconds, wantedBySeconds, writtenMarks, writtenNotes, type WrittenNote } from './written.ts';

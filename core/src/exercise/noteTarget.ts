@@ -1,4 +1,5 @@
 import { pitchTarget, type FingeredNote, type HornId, type PitchTarget } from '../horn/index.ts';
+import { isAlone } from './body.ts';
 import type { Exercise } from './exercise.ts';
 
 /**
@@ -6,11 +7,11 @@ import type { Exercise } from './exercise.ts';
  * tube, sounding at its first partial.
  */
 export function noteTarget(
-  { body, overtones }: Pick<Exercise, 'body' | 'overtones'>,
+  exercise: Pick<Exercise, 'body' | 'overtones'>,
   note: FingeredNote,
   hornId: HornId,
   a4Hz: number,
 ): PitchTarget {
-  const target = pitchTarget(note, hornId, a4Hz, overtones);
-  return body === undefined || body === 'horn' ? target : { ...target, tubeHz: target.targetHz, partial: 1 };
+  const target = pitchTarget(note, hornId, a4Hz, exercise.overtones);
+  return isAlone(exercise) ? { ...target, tubeHz: target.targetHz, partial: 1 } : target;
 }

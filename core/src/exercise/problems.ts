@@ -1,5 +1,6 @@
 import type { Horn } from '../horn/index.ts';
-import type { Exercise, Phrase } from './exercise.ts';
+import { isAlone } from './body.ts';
+import { SILENT, type Exercise, type Phrase } from './exercise.ts';
 import { phraseBeats } from './score.ts';
 import { secondsPerBeat } from './target.ts';
 
@@ -19,18 +20,16 @@ export interface Problem {
   item: number | null;
 }
 
-const SILENT = ['rest', 'hear', 'imagine'];
-
 /** Everything that is wrong with an exercise on a horn whose range is the player's own, phrase by phrase. */
 export function problemsOf(exercise: Exercise, horn: Pick<Horn, 'lowest' | 'highest'>): Problem[] {
   const beat = secondsPerBeat(exercise);
-  const isAlone = exercise.body !== undefined && exercise.body !== 'horn';
+  const alone = isAlone(exercise);
   return exercise.phrases.flatMap((phrase, index) => [
     ...wholePhrase(phrase, index, beat),
     ...phrase.items.flatMap((item, i): Problem[] => {
       const at = { phrase: index, item: i, isFatal: false };
       const found: Problem[] = [];
-      if (!isAlone && (item.kind === 'note' || item.kind === 'air')) {
+      if (!alone && (item.kind === 'note' || item.kind === 'air')) {
         if (item.writtenMidi < horn.lowest) found.push({ kind: 'belowRange', ...at });
         if (item.writtenMidi > horn.highest) found.push({ kind: 'aboveRange', ...at });
       }
@@ -45,7 +44,7 @@ export function problemsOf(exercise: Exercise, horn: Pick<Horn, 'lowest' | 'high
 function wholePhrase(phrase: Phrase, index: number, beat: number): Problem[] {
   const at = { phrase: index, item: null };
   const found: Problem[] = [];
-  if (phrase.items.every(({ kind }) => SILENT.includes(kind)))
+  if (phrase.items.every(({ kind }) => SILENT.some((each) => each === kind)))
     found.push({ kind: 'nothingToPlay', isFatal: true, ...at });
   const seconds = phraseBeats(phrase) * beat;
   if (phrase.breath === 'one' && seconds > LONGEST_BREATH_SECONDS)

@@ -7,6 +7,7 @@ import {
   BODIES,
   JUDGED,
   ORDERS,
+  SILENT,
   type DynamicPoint,
   type Exercise,
   type NoteItem,
@@ -120,9 +121,6 @@ const ITEMS = {
 const isKind = (kind: unknown): kind is keyof typeof ITEMS => typeof kind === 'string' && kind in ITEMS;
 const unknownItem = yup.object({ kind: yup.string().oneOf(Object.keys(ITEMS)).required() });
 
-/** What is not played by the player. */
-const SILENT = ['rest', 'hear', 'imagine'];
-
 const restSchema = yup.lazy((rest: { kind?: unknown } | undefined): yup.Schema => {
   if (rest === undefined) return yup.mixed().optional();
   return rest?.kind === 'beats'
@@ -142,7 +140,7 @@ const phraseSchema = yup
       .min(1)
       .max(MOST_ITEMS)
       .test('sounds', '${path} must hold something to play', (items) =>
-        (items as { kind: string }[] | undefined)?.some(({ kind }) => !SILENT.includes(kind)),
+        (items as { kind: string }[] | undefined)?.some(({ kind }) => !SILENT.some((each) => each === kind)),
       ),
     breath: yup.string().oneOf(['one', 'free']).default('free'),
     repeats: yup.number().integer().min(1).max(20).default(1),

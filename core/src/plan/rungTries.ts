@@ -1,4 +1,4 @@
-import { noteTarget, scoreOf, type NoteItem } from '../exercise/index.ts';
+import { isAlone, noteTarget, scoreOf, type NoteItem } from '../exercise/index.ts';
 import { LAST_FUNDAMENTAL, pureCents, type WrittenMidi } from '../horn/index.ts';
 import { TOLERANCES, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
 
@@ -25,8 +25,7 @@ const isRung = (item: NoteItem) =>
 export function rungTries(context: TakeContext, analysis: TakeAnalysis, at: number): RungTry[] {
   const { exercise, hornId, a4Hz, toleranceId } = context;
   const score = scoreOf(exercise);
-  const isHorn = exercise.body === undefined || exercise.body === 'horn';
-  if (!isHorn) return [];
+  if (isAlone(exercise)) return [];
   return analysis.items.flatMap((item): RungTry[] => {
     const written = score.at(item.item)?.item;
     if (item.kind !== 'note' || written?.kind !== 'note' || !isRung(written)) return [];

@@ -75,6 +75,14 @@ export async function changeSettings(change: Partial<Omit<SettingsRecord, 'id'>>
   });
 }
 
+/** Keeps an exercise of the Shelf at hand, or no longer. */
+export async function toggleFavourite(key: string): Promise<void> {
+  const { favourites } = await readSettings();
+  await changeSettings({
+    favourites: favourites.includes(key) ? favourites.filter((each) => each !== key) : [...favourites, key],
+  });
+}
+
 /** The newest calibration, or null. */
 export async function readCalibration(): Promise<CalibrationRecord | null> {
   return (await database().calibrations.orderBy('madeAt').last()) ?? null;

@@ -9,6 +9,7 @@ import { nextTempo } from './nextTempo.ts';
 import { NoteGlyph } from './NoteGlyph.tsx';
 import { NumberField } from './NumberField.tsx';
 import { Select } from './Select.tsx';
+import { signedKey } from './signedKey.ts';
 
 interface OptionFieldsProps {
   options: Options;
@@ -72,9 +73,7 @@ function labelOf(name: OptionName, options: Options, t: TFunction): string {
 
 /** Keys are named by their letter, everything else has a word. */
 function valueText(value: string, t: TFunction): string {
-  return /^[A-G][b#]?$/.test(value)
-    ? value.replace('b', '\u266d').replace('#', '\u266f')
-    : t(`chosen.${value as 'both'}`);
+  return /^[A-G][b#]?$/.test(value) ? signedKey(value) : t(`chosen.${value as 'both'}`);
 }
 
 function step(option: Exclude<Option, { kind: 'choice' }>, value: number | string, by: 1 | -1) {

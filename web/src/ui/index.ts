@@ -16,6 +16,7 @@ export { exerciseName, familyName } from './familyName.ts';
 export { findingText, VerdictWords, verdictText } from './VerdictWords.tsx';
 export { FingeringDiagram, fingeringText } from './FingeringDiagram.tsx';
 export { extentText } from './extentText.ts';
+export { signedKey } from './signedKey.ts';
 export { StarButton } from './StarButton.tsx';
 export { useFreeKeys } from './useFreeKeys.ts';
 export { useNarrow } from './useNarrow.ts';

@@ -1,4 +1,4 @@
-import { hornById } from '@inner-hum/core/horn';
+import { readShift } from '@inner-hum/core/exercise';
 import { Box } from '@chakra-ui/react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
@@ -43,14 +43,13 @@ function Builder({ own, settings }: { own: OwnExercise; settings: SettingsRecord
   const navigate = useNavigate();
   const draft = useDraft(own);
   const { id } = own;
-  const { body } = draft.exercise;
   const name = exerciseName(draft.exercise, t);
   return (
     <BuilderView
       draft={draft}
       horn={playersHorn(settings)}
       naming={settings.naming}
-      shift={body === undefined || body === 'horn' ? 0 : hornById(settings.hornId).transposition}
+      shift={readShift(draft.exercise, settings.hornId)}
       playAddress={`/stand/own/${id}`}
       tryAddress={`/stand/own/${id}?by=standIn`}
       sheetAddress={`/shelf/sheet?of=own.${id}`}

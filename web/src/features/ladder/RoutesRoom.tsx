@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { playersHorn } from '../../session/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
-import { exerciseName } from '../../ui/index.ts';
+import { exerciseName, signedKey } from '../../ui/index.ts';
 import { routedLine } from './routedLine.ts';
 import { RoutesView } from './RoutesView.tsx';
 import { useRungTries } from './useRungTries.ts';
@@ -32,9 +32,7 @@ export function Component() {
   };
   const keep = (to: (id: string) => string) => {
     if (!routed) return;
-    const what = line
-      ? exerciseName(line, t)
-      : t('routes.scale', { key: key.replace('b', '♭').replace('#', '♯') });
+    const what = line ? exerciseName(line, t) : t('routes.scale', { key: signedKey(key) });
     const name = t('routes.name', { what, mode: t(`chosen.${mode}`) });
     void addOwnExercise({ ...routed, name }, Date.now()).then((id) => navigate(to(id)));
   };

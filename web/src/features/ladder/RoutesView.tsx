@@ -23,6 +23,7 @@ import {
   NoteGlyph,
   RoomHeading,
   Select,
+  signedKey,
 } from '../../ui/index.ts';
 
 interface RoutesViewProps {
@@ -67,7 +68,7 @@ export function RoutesView(props: RoutesViewProps) {
           }
           plain={MAJOR_KEYS.map((key) => ({
             value: key,
-            label: t('routes.scale', { key: key.replace('b', '♭').replace('#', '♯') }),
+            label: t('routes.scale', { key: signedKey(key) }),
           }))}
           groups={
             own.length === 0

@@ -1,6 +1,5 @@
 import { Box, Heading } from '@chakra-ui/react';
-import { allNotes, cautionsOf, extentOf } from '@inner-hum/core/exercise';
-import { hornById } from '@inner-hum/core/horn';
+import { allNotes, cautionsOf, extentOf, isAlone, readShift } from '@inner-hum/core/exercise';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
@@ -23,8 +22,7 @@ export function SheetPieceView({ piece, settings, width }: SheetPieceViewProps) 
   const { exercise, familyId } = piece;
   const { hornId, naming } = settings;
   const phrases = useMemo(() => phrasesOf(exercise, hornId), [exercise, hornId]);
-  const isAlone = exercise.body !== undefined && exercise.body !== 'horn';
-  const shift = isAlone ? hornById(hornId).transposition : 0;
+  const shift = readShift(exercise, hornId);
   const isFingered = allNotes(exercise).some(({ fingered }) => fingered !== null);
   const name = familyId ? familyName(familyId, t) : exerciseName(exercise, t);
   const rest =
@@ -45,7 +43,7 @@ export function SheetPieceView({ piece, settings, width }: SheetPieceViewProps) 
         <Box fontWeight="700" my="2">
           {[
             t('free.bpm', { tempo: exercise.tempoBpm }),
-            t(isAlone ? 'sheet.sounding' : 'sheet.written', { horn: t(`horn.${hornId}`) }),
+            t(isAlone(exercise) ? 'sheet.sounding' : 'sheet.written', { horn: t(`horn.${hornId}`) }),
             extentText(extentOf(exercise), naming, t, shift),
             ...(phrases.length > 1 ? [rest] : []),
           ].join(' · ')}

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../session/index.ts';
-import { addOwnExercise, changeSettings, lastTakes, readSettings } from '../../storage/index.ts';
+import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
 import { familyName } from '../../ui/index.ts';
 import { FamilyView } from './FamilyView.tsx';
 
@@ -41,13 +41,7 @@ export function Component() {
       onChange={(change: Choices) =>
         void navigate(shelfAddress(family, horn, { ...choices, ...change }), { replace: true })
       }
-      onStar={() =>
-        void changeSettings({
-          favourites: favourites.includes(family.id)
-            ? favourites.filter((key) => key !== family.id)
-            : [...favourites, family.id],
-        })
-      }
+      onStar={() => void toggleFavourite(family.id)}
       onCopy={() => {
         if (!read) return;
         const copy = { ...read.exercise, name: familyName(family.id, t) };

@@ -3,13 +3,14 @@ import {
   cautionsOf,
   extentOf,
   phraseExercise,
+  readShift,
   tellingPhrase,
   type Choices,
   type Exercise,
   type Family,
   type Options,
 } from '@inner-hum/core/exercise';
-import { hornById, type Horn } from '@inner-hum/core/horn';
+import type { Horn } from '@inner-hum/core/horn';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -56,7 +57,7 @@ export function FamilyView(props: FamilyViewProps) {
   const exercise = read?.exercise ?? null;
   const phrases = useMemo(() => (exercise ? phrasesOf(exercise, hornId) : []), [exercise, hornId]);
   const first = useMemo(() => exercise && phraseExercise(exercise, tellingPhrase(exercise)), [exercise]);
-  const shift = exercise?.body && exercise.body !== 'horn' ? hornById(hornId).transposition : 0;
+  const shift = exercise ? readShift(exercise, hornId) : 0;
   const name = familyName(family.id, t);
   return (
     <Box maxW="page">

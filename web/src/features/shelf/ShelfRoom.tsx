@@ -5,10 +5,10 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { playersHorn, saveExercises } from '../../session/index.ts';
 import {
   addOwnExercise,
-  changeSettings,
   lastTakes,
   listOwnExercises,
   readSettings,
+  toggleFavourite,
   undoDeleteOwnExercise,
 } from '../../storage/index.ts';
 import { importExercises, type ImportAnswer } from './importExercises.ts';
@@ -35,7 +35,6 @@ export function Component() {
     [own, hornId, range?.lowest, range?.highest],
   );
   if (!settings || !entries || !own) return null;
-  const { favourites } = settings;
   return (
     <ShelfView
       entries={entries}
@@ -46,13 +45,7 @@ export function Component() {
       deletedName={deleted.name}
       hasOwn={own.length > 0}
       onFilter={(filter) => setSearch(shelfSearch(filter), { replace: true })}
-      onStar={(key) =>
-        void changeSettings({
-          favourites: favourites.includes(key)
-            ? favourites.filter((each) => each !== key)
-            : [...favourites, key],
-        })
-      }
+      onStar={(key) => void toggleFavourite(key)}
       onNew={() =>
         void addOwnExercise(newExercise(playersHorn(settings)), Date.now()).then((id) =>
           navigate(`/shelf/own/${id}`),

@@ -1,12 +1,13 @@
 import {
   extentOf,
   FAMILIES,
+  readShift,
   type Exercise,
   type Extent,
   type FamilyId,
   type Purpose,
 } from '@inner-hum/core/exercise';
-import { hornById, type Horn } from '@inner-hum/core/horn';
+import type { Horn } from '@inner-hum/core/horn';
 import { drillAddress } from '../../session/index.ts';
 import { shelfKey, type OwnExercise } from '../../storage/index.ts';
 
@@ -24,9 +25,6 @@ export interface ShelfEntry {
   playAddress: string;
 }
 
-const shiftOf = ({ body }: Exercise, horn: Horn) =>
-  body === undefined || body === 'horn' ? 0 : hornById(horn.id).transposition;
-
 /** Everything there is to practise with, own exercises first. */
 export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntry[] {
   return [
@@ -35,7 +33,7 @@ export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntr
       familyId: null,
       purposes: [],
       written: { exercise, extent: extentOf(exercise) },
-      shift: shiftOf(exercise, horn),
+      shift: readShift(exercise, horn.id),
       openAddress: `/shelf/own/${id}`,
       playAddress: `/stand/own/${id}`,
     })),
@@ -46,7 +44,7 @@ export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntr
         familyId: family.id,
         purposes: family.purposes,
         written: exercise && { exercise, extent: extentOf(exercise) },
-        shift: exercise ? shiftOf(exercise, horn) : 0,
+        shift: exercise ? readShift(exercise, horn.id) : 0,
         openAddress: `/shelf/family/${family.id}`,
         playAddress: drillAddress(family, horn, {}),
       };

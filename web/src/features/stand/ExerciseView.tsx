@@ -1,4 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
+import { isAlone } from '@inner-hum/core/exercise';
 import { registerOf, writtenMidi } from '@inner-hum/core/horn';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -35,7 +36,6 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
   const height = usePageHeight();
   const { doing, now, next, word } = useShownNotes(phrase, phase);
   const shown = now && shownNote(now, phrase, settings.hornId);
-  const isAlone = phrase.body !== undefined && phrase.body !== 'horn';
   const key = (name: keyof SettingsRecord['keys']) =>
     settings.singleKeys ? { keyName: settings.keys[name] } : {};
   const busy = phase === 'playing' || phase === 'counting';
@@ -145,7 +145,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
             </Box>
           ) : (
             <Box color="muted" fontSize="large">
-              {isAlone
+              {isAlone(phrase)
                 ? t('drill.sounding')
                 : shown !== null && t(`register.${registerOf(writtenMidi(shown))}`)}
             </Box>

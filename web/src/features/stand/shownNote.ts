@@ -1,16 +1,21 @@
-import { notesOf, playedPhrases, scoreOf, type Exercise, type ExerciseItem } from '@inner-hum/core/exercise';
-import { hornById, toSounding, writtenMidi, type HornId } from '@inner-hum/core/horn';
+import {
+  notesOf,
+  playedPhrases,
+  readShift,
+  scoreOf,
+  type Exercise,
+  type ExerciseItem,
+} from '@inner-hum/core/exercise';
+import type { HornId } from '@inner-hum/core/horn';
 
 /** The note an item is about, as the player reads it: written, or on neck and mouthpiece what sounds. */
 export function shownNote(
   item: ExerciseItem,
-  { body }: Pick<Exercise, 'body'>,
+  exercise: Pick<Exercise, 'body'>,
   hornId: HornId,
 ): number | null {
   if (!('writtenMidi' in item)) return null;
-  return body === undefined || body === 'horn'
-    ? item.writtenMidi
-    : toSounding(writtenMidi(item.writtenMidi), hornById(hornId));
+  return item.writtenMidi + readShift(exercise, hornId);
 }
 
 /** The note that begins an exercise; null where it begins with none. */
