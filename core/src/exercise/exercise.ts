@@ -33,12 +33,17 @@ export const JUDGED = [
   'colour',
   'match',
   'tone',
+  'vibrato',
 ] as const;
 export type Judged = (typeof JUDGED)[number];
 
 export const ATTACKS = ['any', 'tongued', 'breath', 'slurred'] as const;
 /** How a note begins; `slurred`: out of the note before it, without a hole. */
 export type Attack = (typeof ATTACKS)[number];
+
+export const VIBRATOS = ['off', 'normal', 'slow'] as const;
+/** How the pitch is to swing; see `VIBRATO_HZ` of the judge. */
+export type Vibrato = (typeof VIBRATOS)[number];
 
 export interface NoteItem {
   kind: 'note';
@@ -57,6 +62,8 @@ export interface NoteItem {
   judged: Judged[] | null;
   /** Absent: a full one. */
   tone?: 'subtone';
+  /** Absent: as the player likes, not judged. */
+  vibrato?: Vibrato;
   /** Bent with one fingering; absent: held where it is. */
   bend?: BendPoint[];
   words?: Word[];

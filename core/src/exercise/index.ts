@@ -1,6 +1,6 @@
 // The exercise language: what to play, in written notes, beats and dynamic marks. One builder file a family.
 // It knows horns and beats, never sound: hearing and judging are elsewhere.
-export { ATTACKS } from './exercise.ts';
+export { ATTACKS, VIBRATOS } from './exercise.ts';
 export type {
   AirItem,
   Attack,
@@ -16,6 +16,7 @@ export type {
   RestItem,
   RestRule,
   StartMode,
+  Vibrato,
 } from './exercise.ts';
 export { MOST_BEATS, MOST_ITEMS, MOST_NAME, MOST_PHRASES, parseExercise } from './validate.ts';
 export {
@@ -81,4 +82,5 @@ export {
 } from './target.ts';
 export { isAlone, readShift } from './body.ts';
 export { noteTarget } from './noteTarget.ts';
+export { withFingerings } from './withFingerings.ts';
 export { bendBySeconds, wantedBySeconds, writtenMarks, writtenNotes, type WrittenNote } from './written.ts';

@@ -8,6 +8,7 @@ import {
   JUDGED,
   ORDERS,
   SILENT,
+  VIBRATOS,
   type DynamicPoint,
   type Exercise,
   type NoteItem,
@@ -100,6 +101,7 @@ const ITEMS = {
       attack: yup.string().oneOf(ATTACKS).default('any'),
       judged: yup.array(yup.string().oneOf(JUDGED).required()).nullable().default(null),
       tone: yup.string().oneOf(['subtone']).optional(),
+      vibrato: yup.string().oneOf(VIBRATOS).optional(),
       bend: bendSchema,
       words: wordsSchema,
     })

@@ -4,9 +4,10 @@ export { writtenMidi, soundingMidi, type WrittenMidi, type SoundingMidi } from '
 export { frequencyHz, centsBetween, nearestMidi } from './pitch.ts';
 export { HORNS, HORN_IDS, hornById, isHornId, type Horn, type HornId } from './horns.ts';
 export { toSounding, toWritten } from './horns.ts';
-export { regularTube, type TubeFingering } from './tubes.ts';
+export { LAST_REGULAR, regularTube, type TubeFingering } from './tubes.ts';
 export { fingeringOf, isSameFingering, KEYS, keysMoved, type Fingering, type KeyId } from './keys.ts';
 export { fingeringsOf, regularFingering } from './fingerings.ts';
+export { fingeringKey, HIGH_NOTES, isHighNote, readFingeringKey, startFingerings } from './highNotes.ts';
 export { HIGHEST_PARTIAL, LAST_FUNDAMENTAL, partialNote, pureCents } from './partials.ts';
 export { regularRoute, routesTo, type Route } from './routes.ts';
 export { routeChance, type Spoken } from './routeChance.ts';

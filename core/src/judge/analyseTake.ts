@@ -1,17 +1,20 @@
-import type { NoteItem, TimedItem } from '../exercise/index.ts';
+import { isAlone, noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
 import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
+import { isHighNote } from '../horn/index.ts';
 import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
+import type { Found } from './follow.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import { judgeBetween } from './judgeBetween.ts';
 import { measureJoinedPeak, measureLine } from './judgeLine.ts';
 import { judgeNote, type JudgedNote } from './judgeNote.ts';
-import { prepare } from './judging.ts';
+import { prepare, type Judging } from './judging.ts';
 import { matchDb } from './match.ts';
 import type { SwellMeasures } from './measures.ts';
 import { noteAnalysis } from './noteAnalysis.ts';
+import { squawkMs } from './squawk.ts';
 import type { TakeContext } from './takeContext.ts';
 import type { TakeEvent } from './takeEvent.ts';
-import { subtoneDepth } from './subtone.ts';
+import { SUBTONE_WINDOW, subtoneDepth, type SubtoneWindow } from './subtone.ts';
 import { measureWhole, reachWholeVerdict, type WholeVerdict } from './wholeTake.ts';
 
 export interface TakeAnalysis {
@@ -64,6 +67,8 @@ export function analyseTake(
     // Out of bare air that was written there is nothing to answer late to.
     const previous = index > 0 && score[index - 1].phrase === timed.phrase ? score[index - 1] : null;
     if (previous?.item.kind === 'air') note.measures.responseMs = null;
+    if (isHighNote(note.item.writtenMidi) && !isSlurred && !isAlone(context.exercise))
+      note.measures.squawkMs = squawkBefore(judging, found, index, note);
     judged.set(index, note);
     const before = judged.get(index - 1);
     if (!before || !previous) return;
@@ -81,7 +86,7 @@ export function analyseTake(
   });
 
   matchNotes(score, judged);
-  measureSubtones(score, judged);
+  measureSubtones(score, judged, context.subtoneWindow ?? SUBTONE_WINDOW);
   const items = score.map((timed, index): ItemAnalysis =>
     timed.item.kind === 'note'
       ? noteAnalysis(
@@ -102,6 +107,22 @@ export function analyseTake(
     verdict: reachWholeVerdict(items, judging.tolerance),
     notJudged: context.droneSpoils ? ['pitch', 'onset'] : [],
   };
+}
+
+/** The end of a note rings and releases. */
+const RINGS_FRAMES = 10;
+
+/** How long a note was a squawk before it came, from where the tone before it had rung out. */
+function squawkBefore(
+  { track, context: { exercise, hornId, a4Hz } }: Judging,
+  found: readonly (Found | null)[],
+  index: number,
+  { item, span, measures }: JudgedNote,
+): number {
+  if (measures.levelDb === null) return 0;
+  const before = found.findLast((each, i) => i < index && each !== null);
+  const from = before ? before.span.last + RINGS_FRAMES : 0;
+  return squawkMs(track, from, span, noteTarget(exercise, item, hornId, a4Hz), measures.levelDb);
 }
 
 /** Sounds of one pitch that are to match: each later one against the first of its phrase. */
@@ -125,7 +146,11 @@ function matchNotes(score: readonly TimedItem[], judged: ReadonlyMap<number, Jud
 }
 
 /** Every subtone against the nearest full tone of its note in the phrase, the one before it where there are two. */
-function measureSubtones(score: readonly TimedItem[], judged: ReadonlyMap<number, JudgedNote>): void {
+function measureSubtones(
+  score: readonly TimedItem[],
+  judged: ReadonlyMap<number, JudgedNote>,
+  window: SubtoneWindow,
+): void {
   for (const [index, { item, measures }] of judged) {
     if (item.tone !== 'subtone') continue;
     const [full] = [...judged]
@@ -136,6 +161,6 @@ function measureSubtones(score: readonly TimedItem[], judged: ReadonlyMap<number
           other.item.tone === undefined,
       )
       .toSorted(([a], [b]) => Math.abs(a - index) - Math.abs(b - index) || a - b);
-    if (full) measures.subtone = subtoneDepth(measures, full[1].measures);
+    if (full) measures.subtone = subtoneDepth(measures, full[1].measures, window);
   }
 }

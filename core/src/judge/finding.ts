@@ -4,6 +4,9 @@ import type { WrittenMidi } from '../horn/index.ts';
 export type Finding =
   | { kind: 'missed' }
   | { kind: 'wrongNote'; heardMidi: WrittenMidi }
+  /** Loud without a pitch: instead of the note, or before it came. */
+  | { kind: 'onlySquawk' }
+  | { kind: 'squawk'; ms: number }
   /** Another partial of the fingered tube sounded for most of the note, under or over the one that was wanted. */
   | { kind: 'lowPartial' | 'highPartial'; partial: number; wanted: number }
   /** It spoke, and fell to a lower partial to its end. */
@@ -48,6 +51,11 @@ export type Finding =
   | { kind: 'matched'; db: number; cents: number }
   /** A subtone was asked for: still full, soft or airy without being one, or one. */
   | { kind: 'stillFull' | 'weakTone' | 'subtone'; airierDb: number; softerDb: number }
+  /** Vibrato against what was written. */
+  | { kind: 'vibratoThere' | 'vibrato'; hz: number; cents: number; regularity: number }
+  | { kind: 'vibratoMissing' }
+  | { kind: 'vibratoSlow' | 'vibratoFast'; hz: number; leastHz: number; mostHz: number }
+  | { kind: 'vibratoUneven'; regularity: number }
   | { kind: 'even'; errorDb: number; spreadCents: number }
   | { kind: 'quiet' };
 
@@ -87,6 +95,11 @@ export type Advice =
   | 'comeBackByEar'
   | 'widerVowels'
   | 'takeTheFreer'
+  | 'voiceFirst'
+  | 'straightTone'
+  | 'swingOnTheBeat'
+  | 'slowerSwing'
+  | 'quickerSwing'
   | 'moveOn'
   | 'addABeat';
 

@@ -29,6 +29,9 @@ const WRONG_PITCH = 0.9;
 const PER_BEAT_OFF = 0.12;
 const MOST_FOR_TIME = 0.6;
 const TOO_SHORT = 0.4;
+/** Another partial without a hole before it is where the note before fell to. */
+const TORN_OFF = 0.7;
+const NO_HOLE_SECONDS = 0.05;
 const PASSED_OVER = 0.2;
 const PASSED_OVER_LONG = 0.6;
 const PER_SECOND_OF_HOLE = 0.8;
@@ -48,6 +51,7 @@ const HUM_CENTS = 150;
 interface Wanted {
   index: number;
   isHum: boolean;
+  isSlurred: boolean;
   target: PitchTarget;
   /** Pitches of the notes beside it: what is one of them is no slip of this one. */
   beside: number[];
@@ -83,6 +87,7 @@ export function followScore(request: FollowRequest): (Found | null)[] {
       {
         index,
         isHum: timed.item.kind === 'hum',
+        isSlurred: timed.item.kind === 'note' && timed.item.attack === 'slurred',
         target,
         beside: [score.at(index - 1), score.at(index + 1)].flatMap((other) =>
           other?.phrase === timed.phrase && other.item.kind === 'note'
@@ -190,6 +195,11 @@ function* matches(
 ): Generator<{ pieces: number; cost: number }> {
   const late = Math.abs(pieces[from]?.startSeconds - item.startSeconds) / beat;
   let [sounding, wrong, holes] = [0, 0, 0];
+  const previous = pieces.at(from - 1);
+  if (!item.isSlurred && from > 0 && from < pieces.length && previous) {
+    const hole = pieces[from].startSeconds - (previous.startSeconds + previous.lengthSeconds);
+    if (hole < NO_HOLE_SECONDS && pitchCost(item, pieces[from]) === OTHER_PARTIAL) holes += TORN_OFF;
+  }
   for (let j = from; j < Math.min(pieces.length, from + MOST_PIECES); j++) {
     const piece = pieces[j];
     if (piece.isFree) return;

@@ -12,6 +12,8 @@ export {
   type RecordedNote,
 } from './analyseRecording.ts';
 export { centsAgainstLevel, type CentsAgainstLevel } from './centsAgainstLevel.ts';
+export { SUBTONE_WINDOW, type SubtoneDepth, type SubtoneWindow, type ToneKind } from './subtone.ts';
+export { VIBRATO_HZ } from './vibratoAsked.ts';
 export type { Profile } from './match.ts';
 export type { TakeEvent } from './takeEvent.ts';
 export type { ItemMeasures, NoteMeasures, SwellMeasures } from './measures.ts';
@@ -22,4 +24,5 @@ export type { WholeVerdict } from './wholeTake.ts';
 export { learnScale, type TakeLoudness } from './learnScale.ts';
 export { measureSteadyTone, type SteadyTone } from './calibration.ts';
 export { calledEnds, measuredSide, type Call, type CalledEnd, type CalledSide } from './call.ts';
+export { strainOf, type Strain } from './strain.ts';
 export { judgeRound, type RoundVerdict } from './roundVerdict.ts';

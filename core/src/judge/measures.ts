@@ -90,6 +90,8 @@ export interface AskedMeasures {
   matchBrightness?: number | null;
   /** Of a subtone, against the nearest full tone of its note in the phrase. */
   subtone?: SubtoneDepth | null;
+  /** Of a high note that was not slurred to: how long it was loud without a pitch before it came. */
+  squawkMs?: number;
 }
 
 /** Every figure of one note of an exercise. */

@@ -1,6 +1,6 @@
-import { noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
+import { isAlone, levelAtFraction, noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
-import { hornById, nearestMidi, toWritten } from '../horn/index.ts';
+import { hornById, isHighNote, nearestMidi, toWritten } from '../horn/index.ts';
 import type { Finding } from './finding.ts';
 import type { Found } from './follow.ts';
 import { heardPartial } from './heardPartial.ts';
@@ -9,10 +9,15 @@ import type { JudgedNote } from './judgeNote.ts';
 import type { Judging } from './judging.ts';
 import type { ItemMeasures } from './measures.ts';
 import { noteFindings, wrongPartial } from './noteFindings.ts';
+import { isSquawk } from './squawk.ts';
 import { reachVerdict, type Verdict } from './verdict.ts';
+import { plainVibrato } from './vibratoAsked.ts';
 
 /** Beside a note lie the notes beside it. */
 const EDGE_FRAMES = Math.round(0.1 / FRAME_SECONDS);
+
+/** Louder than soft air: on the player's own scale, 0-1. */
+const SQUAWK_FRACTION = 0.3;
 
 /** What became of one written note: missed, something else in its place, or played and measured. */
 export function noteAnalysis(
@@ -38,9 +43,13 @@ export function noteAnalysis(
       last: Math.min(judging.track.count - 1, frameAt(endBeat) - EDGE_FRAMES),
     };
     const heard = heardPartial(judging.track, span, target.tubeHz);
-    const finding: Finding =
-      wrongPartial(heard, target.partial) ??
-      (heardMidi === null ? { kind: 'missed' } : { kind: 'wrongNote', heardMidi });
+    const canSquawk = isHighNote(item.writtenMidi) && !isAlone(context.exercise);
+    const squawked =
+      canSquawk && isSquawk(judging.track, span, levelAtFraction(SQUAWK_FRACTION, context.scale));
+    const finding: Finding = squawked
+      ? { kind: 'onlySquawk' }
+      : (wrongPartial(heard, target.partial) ??
+        (heardMidi === null ? { kind: 'missed' } : { kind: 'wrongNote', heardMidi }));
     return {
       ...common,
       status: found ? 'wrongNote' : 'missed',
@@ -84,6 +93,8 @@ export function noteAnalysis(
 function plainFinding(item: NoteItem, measures: ItemMeasures): Finding {
   const { bendRangeCents, colourSpan, matchDb, matchCents, subtone } = measures;
   if (typeof bendRangeCents === 'number') return { kind: 'bent', cents: bendRangeCents };
+  const swing = plainVibrato(item, measures);
+  if (swing) return swing;
   if (subtone) return { kind: 'subtone', airierDb: subtone.airierDb, softerDb: subtone.softerDb };
   if (typeof matchDb === 'number' && typeof matchCents === 'number')
     return { kind: 'matched', db: matchDb, cents: matchCents };

@@ -3,6 +3,7 @@ import type { Finding } from './finding.ts';
 import type { ItemMeasures } from './measures.ts';
 import type { TakeEvent } from './takeEvent.ts';
 import type { Tolerance } from './tolerances.ts';
+import { vibratoFindings } from './vibratoAsked.ts';
 
 /** A peak this far from its beat is heard as early or late. */
 const PEAK_BEATS = 0.3;
@@ -93,6 +94,7 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS) found.push({ kind: 'slowSlur', ms: m.slurMs });
   if (m.overshootCents !== null && m.overshootCents > OVERSHOOT_BANDS * tolerance.pitchCents)
     found.push({ kind: 'overshoot', cents: m.overshootCents });
+  if (m.squawkMs) found.push({ kind: 'squawk', ms: m.squawkMs });
   if (m.firstPartial !== null) found.push({ kind: 'firstPartial', partial: m.firstPartial });
   else if (m.responseMs !== null && m.responseMs > tolerance.responseMs)
     found.push({ kind: 'response', ms: m.responseMs });
@@ -107,7 +109,9 @@ export function noteFindings(heard: NoteHeard): Finding[] {
       atSeconds: since(stair.timeSeconds),
     });
   found.push(...askedFindings(note, m, tolerance));
-  found.push(...pitchFindings(m, tolerance, isSteady, note.attack === 'slurred'));
+  // What is meant to swing does not wander.
+  const swings = note.vibrato !== undefined && note.vibrato !== 'off';
+  found.push(...pitchFindings(m, tolerance, isSteady && !swings, note.attack === 'slurred'));
   if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > PEAK_BEATS)
     found.push({ kind: 'peak', beats: m.peakOffsetBeats });
   if (m.swellErrorDb !== null && m.swellErrorDb > tolerance.swellErrorDb)
@@ -123,9 +127,9 @@ export function wrongPartial(heard: number | null, wanted: number): Finding | nu
   return { kind: heard < wanted ? 'lowPartial' : 'highPartial', partial: heard, wanted };
 }
 
-/** What only such a note is asked for: to be bent, to change its colour. */
+/** What only such a note is asked for: to be bent, to change its colour, to swing. */
 function askedFindings(note: NoteItem, m: ItemMeasures, { pitchCents }: Tolerance): Finding[] {
-  const found: Finding[] = [];
+  const found = vibratoFindings(note, m);
   if (typeof m.matchCents === 'number' && Math.abs(m.matchCents) > pitchCents)
     found.push({ kind: 'pitchApart', cents: m.matchCents });
   if (typeof m.matchDb === 'number' && m.matchDb > MATCH_DB)

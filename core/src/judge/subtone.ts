@@ -36,11 +36,7 @@ export interface SubtoneDepth {
 }
 
 /** Null where the breath, the level or the colour of either is not known. */
-export function subtoneDepth(
-  tone: Tone,
-  full: Tone,
-  window: SubtoneWindow = SUBTONE_WINDOW,
-): SubtoneDepth | null {
+export function subtoneDepth(tone: Tone, full: Tone, window: SubtoneWindow): SubtoneDepth | null {
   const { breathDb, levelDb, brightness } = tone;
   if (breathDb === null || levelDb === null || brightness === null) return null;
   if (full.breathDb === null || full.levelDb === null || full.brightness === null) return null;

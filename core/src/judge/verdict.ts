@@ -16,6 +16,7 @@ export interface Verdict {
  */
 const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: Judged | null }> = {
   missed: { weight: 100, advice: 'countTheRest', judged: null },
+  onlySquawk: { weight: 97, advice: 'voiceFirst', judged: null },
   wrongNote: { weight: 95, advice: 'nameItFirst', judged: null },
   lowPartial: { weight: 93, advice: 'voiceHigher', judged: null },
   highPartial: { weight: 93, advice: 'voiceLower', judged: null },
@@ -25,6 +26,7 @@ const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: J
   restart: { weight: 85, advice: 'goOnAnyway', judged: null },
   gap: { weight: 80, advice: 'keepAirThrough', judged: null },
   slurGap: { weight: 78, advice: 'airNotFingers', judged: 'slur' },
+  squawk: { weight: 74, advice: 'voiceFirst', judged: null },
   firstPartial: { weight: 72, advice: 'startOnTheNote', judged: 'start' },
   short: { weight: 70, advice: 'shorterFirst', judged: 'hold' },
   gapBreath: { weight: 65, advice: 'holdTheAir', judged: 'silence' },
@@ -47,6 +49,12 @@ const KINDS: Record<Finding['kind'], { weight: number; advice: Advice; judged: J
   bendShort: { weight: 36, advice: 'bendByTongue', judged: null },
   bendBack: { weight: 33, advice: 'comeBackByEar', judged: 'pitch' },
   colourStill: { weight: 28, advice: 'widerVowels', judged: 'colour' },
+  vibratoMissing: { weight: 27, advice: 'swingOnTheBeat', judged: 'vibrato' },
+  vibratoThere: { weight: 27, advice: 'straightTone', judged: 'vibrato' },
+  vibratoSlow: { weight: 26, advice: 'quickerSwing', judged: 'vibrato' },
+  vibratoFast: { weight: 26, advice: 'slowerSwing', judged: 'vibrato' },
+  vibratoUneven: { weight: 25, advice: 'swingOnTheBeat', judged: 'vibrato' },
+  vibrato: { weight: 1, advice: 'holdLonger', judged: null },
   stillFull: { weight: 48, advice: 'chinDown', judged: 'tone' },
   weakTone: { weight: 48, advice: 'fromAHint', judged: 'tone' },
   subtone: { weight: 1, advice: 'holdLonger', judged: null },
@@ -70,6 +78,7 @@ const PLAIN: readonly Finding['kind'][] = [
   'airAgainst',
   'matched',
   'subtone',
+  'vibrato',
 ];
 
 /** Puts findings in order of weight; what an item is not judged by is left out (`judged` null: everything counts). */

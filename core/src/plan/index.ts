@@ -3,3 +3,12 @@ export { holdOf, placeOf, proposeTempo, type Hold, type TempoProposal } from './
 export { rungTries, type RungTry } from './rungTries.ts';
 export { ladder, nextRung, rungChance, rungOf, type Rung, type RungState } from './ladder.ts';
 export { matchTries, type MatchSound, type MatchTry } from './matchTries.ts';
+export {
+  highFigures,
+  highTriesIn,
+  speaksBest,
+  type HighFigures,
+  type HighOutcome,
+  type HighTry,
+} from './highTries.ts';
+export { failsEverywhere, subtoneTries, type SubtoneTry } from './subtoneTries.ts';

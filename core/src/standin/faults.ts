@@ -27,6 +27,10 @@ export type ItemFault = { item: number } & (
   | { kind: 'weak' }
   /** Brighter (1) or darker (0) than the loudness has it. */
   | { kind: 'colour'; at: number }
+  /** Swings other than written; no width is none. */
+  | { kind: 'vibrato'; rateHz: number; widthCents: number }
+  /** Before the tone, or instead of it where it lasts as long as the note. */
+  | { kind: 'squawk'; seconds: number }
   /** Bare air louder or softer than it usually is. */
   | { kind: 'air'; db: number }
 );

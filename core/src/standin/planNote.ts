@@ -17,6 +17,8 @@ import type { ItemTruth } from './truth.ts';
 const TONGUE_SECONDS = 0.12;
 const BREATH_PAUSE_SECONDS = 0.6;
 const REPEAT_PAUSE_SECONDS = 0.3;
+/** What is left of a note after a squawk is no tone if it is shorter. */
+const LEAST_TONE_SECONDS = 0.1;
 const USUAL_GLIDE_MS = 30;
 /** The tongue needs so long from one vowel to the next. */
 const VOWEL_SECONDS = 0.2;
@@ -40,7 +42,10 @@ export function planNote(planning: Planning, timed: TimedItem<NoteItem>, index: 
   const { faults } = planning.request;
   if (faultOf(faults, index, 'missed')) return MISSED;
   const meant = meantNote(planning, timed, index);
-  const { startSeconds, endSeconds, breaksAt, goesOnAt } = meant;
+  const { endSeconds, breaksAt, goesOnAt } = meant;
+  const startSeconds = squawkFirst(planning, meant);
+  if (endSeconds - startSeconds < LEAST_TONE_SECONDS) return MISSED;
+  meant.startSeconds = startSeconds;
   const before = planning.tones.at(-1);
   const parted = faultOf(faults, index, 'parted');
   if (parted && before) before.endSeconds = Math.min(before.endSeconds, startSeconds - parted.gapMs / 1000);
@@ -96,6 +101,21 @@ function meantNote(
   };
 }
 
+/** The squawk that goes before the tone, if any; returns when the tone begins. */
+function squawkFirst(planning: Planning, meant: MeantNote): number {
+  const { startSeconds, endSeconds, index, targetHz } = meant;
+  const squawk = faultOf(planning.request.faults, index, 'squawk');
+  if (!squawk) return startSeconds;
+  const toneStart = startSeconds + squawk.seconds;
+  planning.squawks.push({
+    startSeconds,
+    endSeconds: Math.min(endSeconds, toneStart),
+    levelDb: levelFrom(planning, meant, startSeconds)(0),
+    soundingHz: targetHz,
+  });
+  return toneStart;
+}
+
 /** Level by beat from the beginning of a tone. A late note is meant as loud as if it had come in time. */
 function levelFrom(
   { request: { scale, faults }, secondsPerBeat: beat }: Planning,
@@ -130,16 +150,35 @@ function startTone(planning: Planning, meant: MeantNote, start: number, end: num
   });
 }
 
-/** The written bend, as deep as this player goes. */
+/** The written bend, as deep as this player goes, and the swing of a vibrato. */
 function bendOf(
   { request: { faults }, secondsPerBeat: beat }: Planning,
   { timed: { item, startBeat }, index }: MeantNote,
   toneStart: number,
-) {
+): Course {
   const { bend } = item;
-  if (!bend) return null;
+  const swing = swingOf(faultOf(faults, index, 'vibrato') ?? VIBRATO[item.vibrato ?? 'off']);
+  if (!bend) return swing;
   const share = faultOf(faults, index, 'shallowBend')?.share ?? 1;
-  return (seconds: number) => share * centsAtBeat(bend, (toneStart + seconds) / beat - startBeat);
+  return (seconds: number) =>
+    share * centsAtBeat(bend, (toneStart + seconds) / beat - startBeat) + (swing?.(seconds) ?? 0);
+}
+
+/** How this player's vibrato goes. */
+const VIBRATO = {
+  off: { rateHz: 0, widthCents: 0 },
+  normal: { rateHz: 5.2, widthCents: 20 },
+  slow: { rateHz: 3.2, widthCents: 22 },
+};
+/** A vibrato opens from a straight tone. */
+const OPENING_SECONDS = 0.3;
+
+function swingOf({ rateHz, widthCents }: { rateHz: number; widthCents: number }): Course {
+  if (widthCents === 0) return null;
+  return (seconds) =>
+    widthCents *
+    Math.min(1, Math.max(0, seconds) / OPENING_SECONDS) *
+    Math.sin(2 * Math.PI * rateHz * seconds);
 }
 
 /** From bright to dark through the written vowels, one after the other. */
@@ -217,6 +256,7 @@ function slurInto(planning: Planning, before: PlannedTone, meant: MeantNote): nu
   before.slurs.push(slur);
   before.jumps.push(...jumpsIn(planning, meant, before.startSeconds));
   before.endSeconds = breaksAt ?? endSeconds;
+  before.bendCents = joined(before.bendCents, slur.atSeconds, bendOf(planning, meant, startSeconds));
   before.colourAt = joined(before.colourAt, slur.atSeconds, colourOf(planning, meant, startSeconds));
   before.breathDbAt = joined(before.breathDbAt, slur.atSeconds, breathOf(planning, meant));
   const [earlier, at, here] = [

@@ -18,12 +18,14 @@ import {
   type PlanRequest,
 } from './planning.ts';
 import type { StandInAir } from './playAir.ts';
+import type { StandInSquawk } from './playSquawk.ts';
 import { planNote } from './planNote.ts';
 import type { ItemTruth } from './truth.ts';
 
 export interface TonePlan {
   tones: PlannedTone[];
   airs: StandInAir[];
+  squawks: StandInSquawk[];
   /** Times in seconds from beat 0. */
   items: ItemTruth[];
   lengthSeconds: number;
@@ -39,7 +41,7 @@ export function planTones(request: PlanRequest): TonePlan {
   const { exercise, hornId, a4Hz, faults } = request;
   const score = scoreOf(exercise);
   const beat = secondsPerBeat(exercise);
-  const planning: Planning = { request, score, secondsPerBeat: beat, tones: [], airs: [] };
+  const planning: Planning = { request, score, secondsPerBeat: beat, tones: [], airs: [], squawks: [] };
   const items = score.map((timed, index): ItemTruth => {
     const { item } = timed;
     const [from, to] = [timed.startBeat * beat, timed.endBeat * beat];
@@ -53,8 +55,8 @@ export function planTones(request: PlanRequest): TonePlan {
     planning.airs.push({ startSeconds: from, endSeconds: to, levelDb: airDb(planning) + louderDb });
     return { ...NO_TONE, onsetSeconds: from, endSeconds: to };
   });
-  const { tones, airs } = planning;
-  return { tones, airs, items, lengthSeconds: (score.at(-1)?.endBeat ?? 0) * beat };
+  const { tones, airs, squawks } = planning;
+  return { tones, airs, squawks, items, lengthSeconds: (score.at(-1)?.endBeat ?? 0) * beat };
 }
 
 function planHum(planning: Planning, targetHz: number, from: number, to: number, index: number): ItemTruth {

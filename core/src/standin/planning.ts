@@ -1,6 +1,7 @@
 import type { TimedItem } from '../exercise/index.ts';
 import type { ItemFault } from './faults.ts';
 import type { StandInAir } from './playAir.ts';
+import type { StandInSquawk } from './playSquawk.ts';
 import type { ExerciseRequest } from './exerciseRequest.ts';
 import type { StandInJump } from './profile.ts';
 import type { StandInSlur } from './slur.ts';
@@ -22,8 +23,8 @@ export interface PlannedTone {
   jumps: StandInJump[];
   responseMs: number;
   peakLateBeats: number | null;
-  /** Cents off the note by seconds from the tone's onset, where it is bent. */
-  bendCents: ((seconds: number) => number) | null;
+  /** Cents off the note by seconds from the tone's onset, where it is bent or swings. */
+  bendCents: ((seconds: number) => number | null) | null;
   /** Where the colour lies, 0 dark - 1 bright, by seconds from the onset; null: as the loudness has it. */
   colourAt: ((seconds: number) => number | null) | null;
   /** Breath against tone in dB, by seconds from the onset; null: as the loudness has it. */
@@ -37,6 +38,7 @@ export interface Planning {
   secondsPerBeat: number;
   tones: PlannedTone[];
   airs: StandInAir[];
+  squawks: StandInSquawk[];
 }
 
 export type PlanRequest = ExerciseRequest & { faults: readonly ItemFault[] };

@@ -2,6 +2,7 @@ import { secondsPerBeat } from '../exercise/index.ts';
 import type { ExerciseRequest } from './exerciseRequest.ts';
 import { planTones } from './planTones.ts';
 import { playAir } from './playAir.ts';
+import { playSquawk } from './playSquawk.ts';
 import { playNote, type Performance } from './playNote.ts';
 import type { ItemTruth } from './truth.ts';
 
@@ -24,6 +25,7 @@ export function playExercise(request: ExerciseRequest): ExercisePerformance {
   const endSeconds = Math.max(
     ...plan.tones.map(({ endSeconds: end }) => end),
     ...plan.airs.map(({ endSeconds: end }) => end),
+    ...plan.squawks.map(({ endSeconds: end }) => end),
     plan.lengthSeconds,
   );
   const samples = new Float32Array(Math.round((beatZeroSeconds + endSeconds + tailSeconds) * sampleRateHz));
@@ -80,6 +82,12 @@ export function playExercise(request: ExerciseRequest): ExercisePerformance {
     mix(
       playAir(air, sampleRateHz, seed + (plan.tones.length + i) * SEEDS_APART),
       beatZeroSeconds + air.startSeconds,
+    ),
+  );
+  plan.squawks.forEach((squawk, i) =>
+    mix(
+      playSquawk(squawk, sampleRateHz, seed + (plan.tones.length + plan.airs.length + i) * SEEDS_APART),
+      beatZeroSeconds + squawk.startSeconds,
     ),
   );
   const onsets = plan.tones.map(({ startSeconds }) => startSeconds);

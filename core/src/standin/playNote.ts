@@ -22,7 +22,7 @@ export interface StandInNote {
   /** Changes to other notes within the tone, in order. */
   slurs?: readonly StandInSlur[];
   /** Cents off the note, and colour (0 dark - 1 bright), by seconds from the onset. */
-  bendCents?: ((seconds: number) => number) | null;
+  bendCents?: ((seconds: number) => number | null) | null;
   colourAt?: ((seconds: number) => number | null) | null;
   /** Breath against tone in dB; null: as the loudness has it. */
   breathDbAt?: ((seconds: number) => number | null) | null;

@@ -1,6 +1,6 @@
 // Small robust statistics on plain arrays. Nothing here knows what the numbers mean.
 export { median, percentile, halfWidth16to84 } from './percentile.ts';
 export { theilSen, type LineFit } from './theilSen.ts';
-export { wilson, type Interval } from './wilson.ts';
+export { rateDifference, wilson, type Interval } from './wilson.ts';
 export { smoothInto } from './smooth.ts';
 export { reachedWith, type Duration, type Lasting } from './survival.ts';

@@ -15,3 +15,19 @@ export function wilson(successes: number, tries: number, z = Z_90): Interval | n
   const half = (z / (1 + z2 / tries)) * Math.sqrt((share * (1 - share)) / tries + z2 / (4 * tries * tries));
   return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
 }
+
+/** Interval of the difference of two shares, first less second, from their Wilson intervals (Newcombe 1998, method 10); null without tries of both. */
+export function rateDifference(
+  successes: number,
+  tries: number,
+  otherSuccesses: number,
+  otherTries: number,
+): Interval | null {
+  const [one, other] = [wilson(successes, tries), wilson(otherSuccesses, otherTries)];
+  if (!one || !other) return null;
+  const [p, q] = [successes / tries, otherSuccesses / otherTries];
+  return {
+    low: p - q - Math.hypot(p - one.low, other.high - q),
+    high: p - q + Math.hypot(one.high - p, q - other.low),
+  };
+}

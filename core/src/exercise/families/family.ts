@@ -40,7 +40,18 @@ export type FamilyId =
   | 'overtoneMatch'
   | 'openedTone'
   | 'fullToSubtone'
-  | 'subtoneFromAir';
+  | 'subtoneFromAir'
+  | 'subtoneStarts'
+  | 'subtoneVibrato'
+  | 'vibratoTones'
+  | 'highTries'
+  | 'highImagine'
+  | 'highByOvertone'
+  | 'highByStep'
+  | 'highHold'
+  | 'highSwell'
+  | 'voicingDrop'
+  | 'highScales';
 
 /** What a family is good for. */
 export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'compare'] as const;

@@ -1,6 +1,16 @@
+import { HIGHEST_NOTE, LAST_REGULAR, writtenMidi } from '../../horn/index.ts';
 import { MAJOR_KEYS } from '../keys.ts';
 import { defineFamily, note, restOf, slurred } from './family.ts';
-import { beatsOption, choiceOption, markOption, startOption, tempoOption, timesOption } from './options.ts';
+import {
+  beatsOption,
+  choiceOption,
+  markOption,
+  noteOption,
+  startOption,
+  tempoOption,
+  timesOption,
+} from './options.ts';
+import { withHigh } from './high.ts';
 import { fullScale, scaleEnds } from './scaleRange.ts';
 
 const line = (notes: readonly number[], beats: number, mark: Parameters<typeof slurred>[2]) =>
@@ -21,6 +31,28 @@ export const fullScales = defineFamily({
     rest: restOf(8),
     phrases: (key === 'all' ? MAJOR_KEYS : [key]).map((each) => ({
       items: line(fullScale(each, horn), beats, from),
+      key: each,
+    })),
+  }),
+});
+
+/** The same scales carried on into altissimo. */
+export const highScales = defineFamily({
+  id: 'highScales',
+  purposes: ['line', 'voicing'],
+  options: (horn) =>
+    withHigh(horn, () => ({
+      key: choiceOption(['all', ...MAJOR_KEYS], 'G'),
+      high: noteOption(LAST_REGULAR + 1, HIGHEST_NOTE, LAST_REGULAR + 3),
+      beats: beatsOption(1, 1, 4),
+      from: markOption('mf'),
+      tempoBpm: tempoOption(72),
+      start: startOption('countIn'),
+    })),
+  write: ({ key, high, beats, from }, { lowest }) => ({
+    rest: restOf(8),
+    phrases: (key === 'all' ? MAJOR_KEYS : [key]).map((each) => ({
+      items: line(fullScale(each, { lowest, highest: writtenMidi(high) }), beats, from),
       key: each,
     })),
   }),

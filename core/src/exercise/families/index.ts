@@ -8,8 +8,10 @@ import { dropToBottom, returnToBottom } from './bottomReturns.ts';
 import { breakDrill } from './breakDrill.ts';
 import { chromaticTones } from './chromaticTones.ts';
 import type { Family } from './family.ts';
-import { fullScales, scaleEndDrill } from './fullScales.ts';
+import { fullScales, highScales, scaleEndDrill } from './fullScales.ts';
 import { hearHumPlay } from './hearHumPlay.ts';
+import { highByOvertone, highByStep, highImagine, highTries } from './highStarts.ts';
+import { highHold, highSwell, voicingDrop } from './highTones.ts';
 import { intervalTones } from './intervalTones.ts';
 import { lipPositions } from './lipPositions.ts';
 import { longHold } from './longHold.ts';
@@ -24,8 +26,9 @@ import { overtoneSwitch } from './overtoneSwitch.ts';
 import { pairedSwells } from './pairedSwells.ts';
 import { quietDescent } from './quietDescent.ts';
 import { singleSwell } from './singleSwell.ts';
-import { fullToSubtone, subtoneFromAir } from './subtones.ts';
+import { fullToSubtone, subtoneFromAir, subtoneStarts, subtoneVibrato } from './subtones.ts';
 import { threeZones } from './threeZones.ts';
+import { vibratoTones } from './vibratoTones.ts';
 import { vowelSweep } from './vowelSweep.ts';
 import { wideningDown, wideningUp } from './wideningSwells.ts';
 
@@ -33,7 +36,7 @@ export { completeChoices, PURPOSES, type Family, type FamilyId, type Purpose } f
 export type { Choices, Option, OptionName, Options } from './options.ts';
 export { scaleEnds, type ScaleEnd } from './scaleRange.ts';
 
-/** In the order of a sitting: air and ear first, then long notes, then the low end, then overtones. */
+/** In the order of a sitting: air and ear first, then long notes, then the low end, then overtones and high notes. */
 export const FAMILIES: readonly Family[] = [
   airThenNote,
   lipPositions,
@@ -57,6 +60,9 @@ export const FAMILIES: readonly Family[] = [
   vowelSweep,
   subtoneFromAir,
   fullToSubtone,
+  subtoneStarts,
+  subtoneVibrato,
+  vibratoTones,
   breakDrill,
   fullScales,
   scaleEndDrill,
@@ -68,6 +74,14 @@ export const FAMILIES: readonly Family[] = [
   overtoneScale,
   overtoneMatch,
   openedTone,
+  highTries,
+  highImagine,
+  highByOvertone,
+  highByStep,
+  highHold,
+  highSwell,
+  voicingDrop,
+  highScales,
   beforeAfter,
 ];
 

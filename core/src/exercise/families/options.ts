@@ -1,4 +1,4 @@
-import { HIGHEST_PARTIAL } from '../../horn/index.ts';
+import { fingeringKey, HIGHEST_PARTIAL, readFingeringKey } from '../../horn/index.ts';
 import { DYNAMIC_MARKS, type DynamicMark } from '../dynamics.ts';
 
 /** What may be chosen of a family, with what is usual. `sounding`: a written note shown by the pitch that sounds. */
@@ -13,6 +13,8 @@ export type Option =
       usual: number;
     }
   | { kind: 'mark'; usual: DynamicMark }
+  /** Keys that are pressed, as one word; see `fingeringKey`. Empty: those of the note. */
+  | { kind: 'keys'; usual: '' }
   | { kind: 'choice'; values: readonly string[]; usual: string };
 
 /** Names of options; they stand in addresses, and each has words in the message file. */
@@ -42,7 +44,9 @@ export type OptionName =
   | 'overtones'
   | 'route'
   | 'from'
-  | 'loud';
+  | 'loud'
+  | 'keys'
+  | 'vibrato';
 
 export type Options = { readonly [Name in OptionName]?: Option };
 /** What was chosen, by option; what is left out is as usual. */
@@ -54,7 +58,9 @@ export type Chosen<Own> = {
     ? DynamicMark
     : Own[Name] extends { kind: 'choice'; values: readonly (infer Value)[] }
       ? Value
-      : number;
+      : Own[Name] extends { kind: 'keys' }
+        ? string
+        : number;
 };
 
 const between = (least: number, most: number, value: number) => Math.max(least, Math.min(most, value));
@@ -83,12 +89,15 @@ export const choiceOption = <const Value extends string>(values: readonly Value[
 export const startOption = (usual: 'playToStart' | 'countIn') =>
   choiceOption(['playToStart', 'countIn'], usual);
 
+export const keysOption = { kind: 'keys', usual: '' } as const;
+
 /** The value of one option: what was chosen where it can be, brought inside its bounds, else what is usual. */
 export function chosenOf(option: Option, value: unknown): number | string {
   if (option.kind === 'mark' || option.kind === 'choice') {
     const values: readonly string[] = option.kind === 'mark' ? DYNAMIC_MARKS : option.values;
     return typeof value === 'string' && values.includes(value) ? value : option.usual;
   }
+  if (option.kind === 'keys') return typeof value === 'string' ? fingeringKey(readFingeringKey(value)) : '';
   if (typeof value !== 'number' || !Number.isFinite(value)) return option.usual;
   return between(option.least, option.most, Math.round(value));
 }

@@ -1,7 +1,7 @@
 import { writtenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
 import type { Attack, ExerciseItem, Judged, NoteItem } from '../exercise.ts';
-import { chromatic, defineFamily, note, restOf } from './family.ts';
+import { chromatic, defineFamily, note, rest, restOf } from './family.ts';
 import { beatsOption, noteOption, startOption, tempoOption, timesOption } from './options.ts';
 
 /** Best from F4 down; up to A4 it fades out of effect. */
@@ -9,6 +9,7 @@ const BEST = 65;
 const LIMIT = 69;
 
 const JUDGED_SUBTONE: Judged[] = ['tone', 'pitch', 'start', 'hold'];
+const JUDGED_SWING: Judged[] = [...JUDGED_SUBTONE, 'vibrato'];
 
 const subtone = (midi: number, beats: number, mark: DynamicMark, attack: Attack): NoteItem => ({
   ...note(midi, beats, mark, mark, attack),
@@ -75,4 +76,62 @@ export const subtoneFromAir = defineFamily({
       ],
     };
   },
+});
+
+/** Begun and begun again by air alone, after the full tone it is held against. */
+export const subtoneStarts = defineFamily({
+  id: 'subtoneStarts',
+  purposes: ['start', 'voicing'],
+  options: ({ lowest, highest }) =>
+    lowest > BEST
+      ? null
+      : {
+          note: noteOption(lowest, Math.min(LIMIT, highest), BEST),
+          beats: beatsOption(3, 2, 8),
+          restBeats: beatsOption(1, 1, 4),
+          tries: timesOption(4, 1, 8),
+          tempoBpm: tempoOption(60),
+        },
+  write: ({ note: midi, beats, restBeats, tries }) => ({
+    phrases: [
+      {
+        items: [
+          full(midi, beats, 'any'),
+          ...Array.from({ length: tries }, () => [
+            rest(restBeats),
+            subtone(midi, beats, 'p', 'breath'),
+          ]).flat(),
+        ],
+      },
+    ],
+  }),
+});
+
+/** A subtone, straight, then with a slow and deliberate vibrato. */
+export const subtoneVibrato = defineFamily({
+  id: 'subtoneVibrato',
+  purposes: ['voicing', 'hold'],
+  options: ({ lowest, highest }) =>
+    lowest > BEST
+      ? null
+      : {
+          note: noteOption(lowest, Math.min(LIMIT, highest), BEST),
+          beats: beatsOption(4, 3, 8),
+          tempoBpm: tempoOption(60),
+          start: startOption('playToStart'),
+        },
+  write: ({ note: midi, beats }) => ({
+    rest: { kind: 'asPlayed' },
+    phrases: [
+      {
+        items: [
+          full(midi, beats, 'any'),
+          { ...subtone(midi, beats, 'p', 'slurred'), vibrato: 'off', judged: JUDGED_SWING },
+          { ...subtone(midi, beats, 'p', 'slurred'), vibrato: 'slow', judged: JUDGED_SWING },
+        ],
+        breath: 'one',
+        repeats: 2,
+      },
+    ],
+  }),
 });

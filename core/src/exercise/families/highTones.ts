@@ -1,0 +1,108 @@
+import { shapedDynamics } from '../swell.ts';
+import { defineFamily } from './family.ts';
+import { highNote, highNoteOptions, withHigh } from './high.ts';
+import {
+  beatsOption,
+  choiceOption,
+  halfStepsOption,
+  markOption,
+  startOption,
+  tempoOption,
+  timesOption,
+} from './options.ts';
+
+/** One high note for as long as it stays good. */
+export const highHold = defineFamily({
+  id: 'highHold',
+  purposes: ['hold', 'voicing'],
+  options: (horn) =>
+    withHigh(horn, () => ({
+      ...highNoteOptions(),
+      beats: beatsOption(12, 4, 32),
+      from: markOption('mf'),
+      tries: timesOption(3, 1, 10),
+      tempoBpm: tempoOption(60),
+      start: startOption('playToStart'),
+    })),
+  write: ({ note, keys, beats, from, tries }) => ({
+    onFault: 'stop',
+    rest: { kind: 'asPlayed' },
+    phrases: [
+      {
+        items: [{ ...highNote(note, keys, beats, from, 'any'), open: true }],
+        breath: 'one',
+        repeats: tries,
+      },
+    ],
+  }),
+});
+
+/** A swell on a high note. */
+export const highSwell = defineFamily({
+  id: 'highSwell',
+  purposes: ['swell', 'voicing'],
+  options: (horn) =>
+    withHigh(horn, () => ({
+      ...highNoteOptions(),
+      shape: choiceOption(['growFade', 'fade', 'grow'], 'growFade'),
+      beats: beatsOption(8, 4, 16),
+      from: markOption('p'),
+      loud: markOption('f'),
+      tempoBpm: tempoOption(60),
+      start: startOption('playToStart'),
+    })),
+  write: ({ note, keys, shape, beats, from, loud }) => ({
+    rest: { kind: 'asPlayed' },
+    phrases: [
+      {
+        items: [
+          {
+            ...highNote(note, keys, beats, from, 'any'),
+            dynamics: shapedDynamics({ shape, beats, soft: from, loud }),
+          },
+        ],
+        breath: 'one',
+        repeats: 2,
+      },
+    ],
+  }),
+});
+
+/** One fingering: slid to a lower note and back by the voicing alone. */
+export const voicingDrop = defineFamily({
+  id: 'voicingDrop',
+  purposes: ['voicing'],
+  options: (horn) =>
+    withHigh(horn, () => ({
+      ...highNoteOptions(),
+      bend: halfStepsOption(2, 1, 7),
+      beats: beatsOption(8, 4, 16),
+      tries: timesOption(3, 1, 8),
+      tempoBpm: tempoOption(60),
+      start: startOption('playToStart'),
+    })),
+  write({ note, keys, bend, beats, tries }) {
+    const [quarter, down] = [beats / 4, -100 * bend];
+    return {
+      rest: { kind: 'asPlayed' },
+      phrases: [
+        {
+          items: [
+            {
+              ...highNote(note, keys, beats, 'mf', 'any', ['pitch', 'hold']),
+              bend: [
+                { beat: 0, cents: 0 },
+                { beat: quarter, cents: 0 },
+                { beat: 2 * quarter, cents: down },
+                { beat: 3 * quarter, cents: 0 },
+                { beat: beats, cents: 0 },
+              ],
+            },
+          ],
+          breath: 'one',
+          repeats: tries,
+        },
+      ],
+    };
+  },
+});
