@@ -28,7 +28,7 @@ const coreMay = {
   plan: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],
-  formats: ['judge', 'hearing', 'exercise', 'horn', 'signal'],
+  formats: ['plan', 'judge', 'hearing', 'exercise', 'horn', 'signal'],
 };
 const webFolders = ['app', 'features', 'session', 'engraving', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
 const webMay = {

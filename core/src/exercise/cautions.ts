@@ -1,3 +1,4 @@
+import { isHighNote } from '../horn/index.ts';
 import { isAlone } from './body.ts';
 import { markFraction } from './dynamics.ts';
 import type { Exercise } from './exercise.ts';
@@ -8,6 +9,9 @@ import { secondsPerBeat } from './target.ts';
 /** In the order in which they are told. */
 export const CAUTIONS = ['hearing', 'throat', 'embouchure', 'dizziness', 'hands'] as const;
 export type Caution = (typeof CAUTIONS)[number];
+
+/** What is told anew every day on which it applies; the others once. */
+const DAILY: readonly Caution[] = ['hearing', 'throat'];
 
 const LOUD = markFraction('ff');
 const SOFT = markFraction('p');
@@ -39,10 +43,39 @@ export function cautionsOf(exercise: Exercise): Caution[] {
   const hasAir = exercise.phrases.some(({ items }) => items.some(({ kind }) => kind === 'air'));
   const applies: Record<Caution, boolean> = {
     hearing: (loudest ?? 0) >= LOUD || high.length > 0,
-    throat: alone || notes.some(({ bend, words, fingered }) => bend ?? words ?? fingered !== null),
+    throat:
+      alone ||
+      notes.some(
+        ({ bend, words, fingered, writtenMidi }) =>
+          (bend ?? words ?? fingered !== null) || isHighNote(writtenMidi),
+      ),
     embouchure: playedSeconds >= TIRING_SECONDS || highSeconds >= HIGH_SECONDS || alone,
     dizziness: hasAir || softAndLong || breaths >= MANY,
     hands: seconds >= HEAVY_SECONDS,
   };
   return CAUTIONS.filter((name) => applies[name]);
+}
+
+/** What tires in an exercise: playing high (over C#6), playing loud (f and more). */
+export function strainsOf(exercise: Exercise): ('high' | 'loud')[] {
+  const { highest, loudest } = extentOf(exercise);
+  const isHigh = !isAlone(exercise) && (highest ?? 0) >= FIRST_PALM;
+  return [
+    ...(isHigh ? (['high'] as const) : []),
+    ...((loudest ?? 0) >= markFraction('f') ? (['loud'] as const) : []),
+  ];
+}
+
+const dayOf = (ms: number) => new Date(ms).toDateString();
+
+/** The cautions an exercise calls for that are still to be told: not read yet, or, of the daily ones, not today. Times in ms. */
+export function dueCautions(
+  exercise: Exercise,
+  readAt: Readonly<Partial<Record<Caution, number>>>,
+  now: number,
+): Caution[] {
+  return cautionsOf(exercise).filter((name) => {
+    const read = readAt[name];
+    return read === undefined || (DAILY.includes(name) && dayOf(read) !== dayOf(now));
+  });
 }

@@ -2,3 +2,4 @@
 export { encodeWav, decodeWav, type Sound } from './wav.ts';
 export { packTake, type TakeDocument } from './takeExport.ts';
 export { frameRows, framesToCsv, type FrameRow } from './frameRows.ts';
+export { chartToCsv, chartToJson } from './chartExport.ts';

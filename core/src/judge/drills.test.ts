@@ -13,6 +13,7 @@ import { listenTo } from '../hearing/index.ts';
 import {
   hornById,
   HORN_IDS,
+  isHighNote,
   partialNote,
   pitchTarget,
   regularTube,
@@ -93,7 +94,9 @@ const found = (item: ItemAnalysis, kind: Finding['kind']) =>
   item.verdict?.findings.some((each) => each.kind === kind);
 const isCalm = (item: ItemAnalysis) =>
   item.verdict?.findings.every(({ kind }) =>
-    ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst', 'matched', 'subtone'].includes(kind),
+    ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst', 'matched', 'subtone', 'vibrato'].includes(
+      kind,
+    ),
   ) ?? true;
 
 /** Every mistake that an item can have, with what the judge must say of it. */
@@ -237,6 +240,20 @@ function mistakes(
       fault: { item: index, kind: 'latePeak', beats: 0.8 },
       check: (each, why) => near('peakBeats', of(each)?.peakOffsetBeats, 0.8, why),
     });
+  const { vibrato } = item;
+  if (vibrato === 'off')
+    all.push({
+      fault: { item: index, kind: 'vibrato', rateHz: 5, widthCents: 25 },
+      check: names('vibratoThere'),
+    });
+  if (vibrato && vibrato !== 'off')
+    all.push(
+      { fault: { item: index, kind: 'vibrato', rateHz: 0, widthCents: 0 }, check: names('vibratoMissing') },
+      {
+        fault: { item: index, kind: 'vibrato', rateHz: vibrato === 'slow' ? 6 : 3, widthCents: 25 },
+        check: names(vibrato === 'slow' ? 'vibratoFast' : 'vibratoSlow'),
+      },
+    );
   const isTakenOver = index > 0 && beside[1] === item.writtenMidi;
   if (isSlurred && !isTakenOver)
     all.push(
@@ -258,6 +275,8 @@ function mistakes(
         fault: { item: index, kind: 'slip', atSeconds: 0, lengthSeconds: 0.12, toPartial: partial },
         check: names('firstPartial'),
       });
+    if (judges('start') && isHighNote(item.writtenMidi))
+      all.push({ fault: { item: index, kind: 'squawk', seconds: 0.25 }, check: names('squawk') });
     if (item.attack !== 'tongued' && score.at(index - 1)?.item.kind !== 'air')
       all.push({
         fault: { item: index, kind: 'slowAnswer', responseMs: 400 },
@@ -332,6 +351,17 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['fullToSubtone', 3, { beats: 6, start: 'countIn' }],
   ['subtoneFromAir', 0, { beats: 6 }],
   ['overtoneMatch', 0, { partial: 4, start: 'countIn' }],
+  ['subtoneStarts', 0, { tries: 2, beats: 4 }, FEW],
+  ['subtoneVibrato', 0, { beats: 6, start: 'countIn' }],
+  ['vibratoTones', 0, { beats: 6, start: 'countIn' }],
+  ['highTries', 0, { note: 93, tries: 3 }],
+  ['highImagine', 0, { note: 92 }, FEW],
+  // As far as the note itself: what follows a wrong partial of the same pitch has no edge to measure.
+  ['highByOvertone', 0, { note: 94 }, 5],
+  ['highByStep', 0, { note: 93, start: 'countIn' }],
+  ['highHold', 0, { beats: 8 }, FEW],
+  ['highSwell', 0],
+  ['voicingDrop', 0, { bend: 4 }],
 ];
 
 it.each(DRILLS)(
@@ -378,11 +408,13 @@ it.each(DRILLS)(
   60_000,
 );
 
-it('follows a full-range scale note by note', () => {
-  const exercise = drill('fullScales', 3, 'tenor', {});
-  const { analysis, items } = play(exercise, 'tenor', [], 9);
+it.each([
+  ['fullScales', 3, 'tenor', {}],
+  ['highScales', 0, 'alto', { high: 93, key: 'C', beats: 2 }],
+] as const)('follows %s note by note', (family, phrase, hornId, choices) => {
+  const { analysis, items } = play(drill(family, phrase, hornId, choices), hornId, [], 9);
   if (!analysis) throw new Error('nothing heard');
-  follows({ analysis, items }, 'tenor scale');
+  follows({ analysis, items }, family);
   expect(analysis.verdict.asWritten).toBe(analysis.verdict.judged);
 });
 

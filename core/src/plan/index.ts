@@ -12,3 +12,4 @@ export {
   type HighTry,
 } from './highTries.ts';
 export { failsEverywhere, subtoneTries, type SubtoneTry } from './subtoneTries.ts';
+export { highChart, type ChartedFingering, type ChartedNote, type HighDecision } from './highChart.ts';

@@ -13,6 +13,7 @@ export const router = createBrowserRouter([
     children: [
       { path: 'reading', lazy: () => import('../features/reading/ReadingRoom.tsx') },
       { path: 'welcome', lazy: () => import('../features/welcome/WelcomeRoom.tsx') },
+      { path: 'high/sheet', lazy: () => import('../features/high/HighSheetRoom.tsx') },
       { path: 'shelf/sheet', lazy: () => import('../features/sheet/SheetRoom.tsx') },
       {
         element: <Shell />,
@@ -28,6 +29,8 @@ export const router = createBrowserRouter([
           { path: 'ladder', lazy: () => import('../features/ladder/LadderRoom.tsx') },
           { path: 'ladder/routes', lazy: () => import('../features/ladder/RoutesRoom.tsx') },
           { path: 'ladder/match', lazy: () => import('../features/ladder/MatchRoom.tsx') },
+          { path: 'high', lazy: () => import('../features/high/HighRoom.tsx') },
+          { path: 'ladder/subtone', lazy: () => import('../features/ladder/SubtoneRoom.tsx') },
           { path: 'shelf', lazy: () => import('../features/shelf/ShelfRoom.tsx') },
           { path: 'shelf/family/:familyId', lazy: () => import('../features/shelf/FamilyRoom.tsx') },
           { path: 'shelf/own/:exerciseId', lazy: () => import('../features/builder/BuilderRoom.tsx') },

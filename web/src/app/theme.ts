@@ -67,6 +67,7 @@ const config = defineConfig({
         list: plain('400px'),
         panel: plain('340px'),
         routeStep: plain('64px'),
+        tryColumn: plain('128px'),
         chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),
@@ -81,6 +82,7 @@ const config = defineConfig({
         marks: plain('"Literata Variable", Georgia, serif'),
       },
       fontSizes: {
+        tiny: plain('11px'),
         small: plain('14px'),
         normal: plain('16px'),
         medium: plain('18px'),

@@ -138,7 +138,10 @@ function engraveLine(
 
 /** What is to be done where a note alone does not say it. */
 function wordOf(item: WrittenPart['item'], words: EngravingWords): string | null {
-  if (item.kind === 'note' && item.tone === 'subtone') return words.subtone;
+  if (item.kind === 'note' && (item.tone ?? item.vibrato))
+    return [item.tone && words.subtone, item.vibrato && words.vibrato[item.vibrato]]
+      .filter(Boolean)
+      .join(', ');
   if (item.kind === 'note') return item.fingered === null ? null : words.fingered(item.fingered);
   if (item.kind === 'rest') return item.breath === 'none' ? words.hold : null;
   return words[item.kind];

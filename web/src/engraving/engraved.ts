@@ -1,4 +1,4 @@
-import type { Phrase } from '@inner-hum/core/exercise';
+import type { Phrase, Vibrato } from '@inner-hum/core/exercise';
 
 /** A phrase as it is engraved. */
 export interface EngravedPhrase {
@@ -19,6 +19,7 @@ export interface EngravingWords {
   /** "3 times". */
   times(count: number): string;
   subtone: string;
+  vibrato: Record<Vibrato, string>;
   /** The name of a fingering. */
   fingered(midi: number): string;
 }

@@ -16,6 +16,7 @@ export function useEngravingWords(naming: NoteNaming): EngravingWords {
       free: t('item.free'),
       hold: t('item.hold'),
       subtone: t('tone.subtone'),
+      vibrato: { off: t('vibrato.off'), normal: t('vibrato.normal'), slow: t('vibrato.slow') },
       fingered: (midi) => signedNote(midi, naming),
       times: (count) => t('engraving.times', { count }),
     }),

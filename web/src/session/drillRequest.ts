@@ -1,4 +1,10 @@
-import { completeChoices, type Choices, type Family, type OptionName } from '@inner-hum/core/exercise';
+import {
+  completeChoices,
+  type Choices,
+  type Family,
+  type Option,
+  type OptionName,
+} from '@inner-hum/core/exercise';
 import { hornById, hornWithin, hornWithTop, type Horn } from '@inner-hum/core/horn';
 import type { SettingsRecord } from '../storage/index.ts';
 
@@ -12,14 +18,15 @@ export function playersHorn({
   return hornWithin(horn, ranges[hornId] ?? null);
 }
 
+const isWord = (option: Option | undefined) =>
+  option?.kind === 'choice' || option?.kind === 'mark' || option?.kind === 'keys';
+
 /** Reads what was chosen of a family from the address, option by option; what is missing or wrong becomes the usual. */
 export function readDrill(search: URLSearchParams, family: Family, horn: Horn): Choices {
   const options = family.options(horn) ?? {};
   const asked = [...search].map(([name, value]) => [
     name,
-    options[name as OptionName]?.kind === 'choice' || options[name as OptionName]?.kind === 'mark'
-      ? value
-      : Number(value),
+    isWord(options[name as OptionName]) ? value : Number(value),
   ]);
   return completeChoices(options, Object.fromEntries(asked) as Choices);
 }

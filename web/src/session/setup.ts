@@ -1,14 +1,24 @@
 import { DEFAULT_SCALE, type DynamicScale } from '@inner-hum/core/exercise';
+import { readFingeringKey, type Fingering } from '@inner-hum/core/horn';
 import { learnScale } from '@inner-hum/core/judge';
 import { PROFILES, type ProfileId, type StandInProfile } from '@inner-hum/core/standin';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { readCalibration, readSettings, recentLoudness, type SettingsRecord } from '../storage/index.ts';
+import {
+  mouthpieceOf,
+  preferredFingerings,
+  readCalibration,
+  readSettings,
+  recentLoudness,
+  type SettingsRecord,
+} from '../storage/index.ts';
 
 /** Everything the Stand needs to know of the player and the place, in one piece. */
 export interface SessionSetup {
   settings: SettingsRecord;
   scale: DynamicScale;
   profile: StandInProfile;
+  /** The high fingerings the player settled on for this horn and mouthpiece, by written note. */
+  fingerings: ReadonlyMap<number, Fingering>;
   roomFloorDb: number | null;
   roundTripSeconds: number | null;
   /** Whether this place was calibrated, or needs no calibration. */
@@ -25,9 +35,12 @@ export function useSetup(source: SettingsRecord['source'] | null = null): Sessio
       const stored = await readSettings();
       const settings = source ? { ...stored, source } : stored;
       const profile = PROFILES[settings.profileId as ProfileId] ?? PROFILES.goodDay;
+      const preferred = await preferredFingerings(mouthpieceOf(settings));
+      const fingerings = new Map([...preferred].map(([note, word]) => [note, readFingeringKey(word)]));
       if (settings.source === 'standIn')
         return {
           settings,
+          fingerings,
           profile,
           scale: DEFAULT_SCALE,
           roomFloorDb: null,
@@ -37,6 +50,7 @@ export function useSetup(source: SettingsRecord['source'] | null = null): Sessio
       const calibration = await readCalibration();
       return {
         settings,
+        fingerings,
         profile,
         scale: learnScale(calibration?.scale ?? DEFAULT_SCALE, await recentLoudness('microphone')),
         roomFloorDb: calibration?.roomFloorDb ?? null,

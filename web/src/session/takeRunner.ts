@@ -1,7 +1,9 @@
 import { scoreOf, secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 import { pitchTarget } from '@inner-hum/core/horn';
+import { highHabits } from '@inner-hum/core/standin';
 import type { Dispatch } from '@reduxjs/toolkit';
 import type { AudioDesk, Drone, Metronome } from '../audio/index.ts';
+import { mouthpieceOf } from '../storage/index.ts';
 import type { SessionClient, StandInRequest } from '../workers/index.ts';
 import type { SessionSetup } from './setup.ts';
 import { phaseChanged, troublesWent } from './sessionSlice.ts';
@@ -50,6 +52,11 @@ export function standInOf(
   return { hornId, a4Hz, scale: setup.scale, profile: setup.profile, sampleRateHz };
 }
 
+/** What its horn does to high notes; the steady one has none of its own. */
+function habitsOf({ settings: { hornId, a4Hz, profileId } }: SessionSetup, exercise: Exercise, seed: number) {
+  return profileId === 'steady' ? [] : highHabits(exercise, hornId, a4Hz, seed);
+}
+
 export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
   const { client, desk, metronome, drone, dispatch } = config;
   let wanted: WantedTake | null = null;
@@ -62,6 +69,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
         ? client.remote.renderStandIn({
             ...standInOf(setup, config.sampleRateHz()),
             exercise: wanted.exercise,
+            faults: habitsOf(setup, wanted.exercise, seed),
             seed: seed++,
           })
         : null;
@@ -81,10 +89,19 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
       drone.hush();
       sound = null;
       wanted = take;
-      const { hornId, a4Hz, toleranceId, source, eyes, click } = setup.settings;
+      const { hornId, a4Hz, toleranceId, subtoneWindow, source, eyes, click } = setup.settings;
       const { exercise, roundId, phrase } = take;
       await client.remote.arm({
-        context: { exercise, hornId, a4Hz, scale: setup.scale, toleranceId, roomFloorDb: setup.roomFloorDb },
+        context: {
+          exercise,
+          hornId,
+          a4Hz,
+          scale: setup.scale,
+          toleranceId,
+          subtoneWindow,
+          roomFloorDb: setup.roomFloorDb,
+        },
+        mouthpieceId: mouthpieceOf(setup.settings),
         source,
         eyes,
         roundTripSeconds: setup.roundTripSeconds ?? desk.outputLatencySeconds(),

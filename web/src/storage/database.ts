@@ -1,9 +1,18 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
-import { giveItems, giveNewColumns, giveNoteMeasures, giveResponse } from './upgrades.ts';
+import {
+  giveItems,
+  giveMouthpiece,
+  giveNewColumns,
+  giveNoteMeasures,
+  giveReadAt,
+  giveResponse,
+} from './upgrades.ts';
 import type {
   CalibrationRecord,
   ChunkRecord,
   FramesRecord,
+  HighFingeringRecord,
+  MouthpieceRecord,
   OwnExercise,
   RoundRecord,
   SettingsRecord,
@@ -19,6 +28,8 @@ class InnerHumDatabase extends Dexie {
   calibrations!: Table<CalibrationRecord, string>;
   rounds!: Table<RoundRecord, string>;
   exercises!: Table<OwnExercise, string>;
+  mouthpieces!: Table<MouthpieceRecord, string>;
+  highFingerings!: Table<HighFingeringRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -42,6 +53,12 @@ class InnerHumDatabase extends Dexie {
       .stores({ takes: 'id, state, startedAt, roundId', rounds: 'id, startedAt' })
       .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveItems));
     this.version(5).stores({ exercises: 'id, createdAt' });
+    this.version(6)
+      .stores({ mouthpieces: 'id, hornId', highFingerings: 'id, mouthpieceId' })
+      .upgrade(async (transaction) => {
+        await transaction.table('takes').toCollection().modify(giveMouthpiece);
+        await transaction.table('settings').toCollection().modify(giveReadAt);
+      });
   }
 }
 

@@ -3,6 +3,8 @@ export { openDatabase, openStorage, database, type StorageKind } from './databas
 export type {
   CalibrationRecord,
   DroneSettings,
+  HighFingeringRecord,
+  MouthpieceRecord,
   OwnExercise,
   RoundRecord,
   SettingsRecord,
@@ -16,3 +18,5 @@ export * from './takes.ts';
 export * from './settings.ts';
 export * from './rounds.ts';
 export * from './ownExercises.ts';
+export * from './mouthpieces.ts';
+export * from './highFingerings.ts';

@@ -1,7 +1,16 @@
 import type { Caution, DynamicScale, Exercise } from '@inner-hum/core/exercise';
+import { SUBTONE_WINDOW } from '@inner-hum/core/judge';
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { HornId, NoteNaming, NoteRange, TopKey } from '@inner-hum/core/horn';
-import type { Call, TakeAnalysis, TakeContext, TakeLoudness, ToleranceId } from '@inner-hum/core/judge';
+import type { HornId, NoteNaming, NoteRange, TopKey, WrittenMidi } from '@inner-hum/core/horn';
+import type {
+  Call,
+  Strain,
+  SubtoneWindow,
+  TakeAnalysis,
+  TakeContext,
+  TakeLoudness,
+  ToleranceId,
+} from '@inner-hum/core/judge';
 
 export interface TakeRecord {
   id: string;
@@ -16,6 +25,8 @@ export interface TakeRecord {
   call: Call | null;
   startedAt: number;
   hornId: HornId;
+  /** Which mouthpiece was on it; see `mouthpieceOf`. */
+  mouthpieceId: string;
   a4Hz: number;
   scale: DynamicScale;
   source: 'microphone' | 'standIn';
@@ -28,6 +39,8 @@ export interface TakeRecord {
   foundClickSeconds: number[];
   analysis: TakeAnalysis | null;
   loudness: TakeLoudness | null;
+  /** Null in takes from before this was counted. */
+  strain: Strain | null;
   playerNote: string;
   /** Found on the next visit after the page had gone while it was played. */
   recovered: boolean;
@@ -51,6 +64,29 @@ export interface OwnExercise {
   createdAt: number;
   changedAt: number;
   deletedAt: number | null;
+}
+
+/** A mouthpiece on a horn, as the player calls it. */
+export interface MouthpieceRecord {
+  id: string;
+  hornId: HornId;
+  name: string;
+  createdAt: number;
+}
+
+/** What the player decided on one fingering of a high note; what nothing was decided on has no row. */
+export interface HighFingeringRecord {
+  /** Mouthpiece, note and keys: the same fingering is never there twice. */
+  id: string;
+  mouthpieceId: string;
+  writtenMidi: WrittenMidi;
+  /** As one word, see `fingeringKey`. */
+  fingering: string;
+  /** The one the player settled on; one a note at most. */
+  preferred: boolean;
+  /** Off the chart, though its tries are kept; a fingering to start from that was taken off stays off. */
+  removed: boolean;
+  changedAt: number;
 }
 
 /** Part of a take's sound; parts are numbered from 0 without holes. */
@@ -105,8 +141,14 @@ export interface SettingsRecord {
   keys: StandKeys;
   /** Families and own exercises that the player wants at hand. */
   favourites: string[];
-  /** Cautions that have been read. */
-  cautionsRead: Caution[];
+  /** When each caution was last read, in ms. */
+  cautionsReadAt: Partial<Record<Caution, number>>;
+  /** The mouthpiece on each horn, where it is not the first one. */
+  mouthpieceIds: Partial<Record<HornId, string>>;
+  /** What counts as a subtone. */
+  subtoneWindow: SubtoneWindow;
+  /** Minutes a day that the player wants not to pass; null: no limit. */
+  caps: { highMinutes: number | null; loudMinutes: number | null };
 }
 
 export interface DroneSettings {
@@ -161,6 +203,9 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   silentBars: null,
   drone: { on: false, midi: null, tuning: 'tempered', timbre: 'flute' },
   favourites: [],
-  cautionsRead: [],
+  cautionsReadAt: {},
+  mouthpieceIds: {},
+  subtoneWindow: SUBTONE_WINDOW,
+  caps: { highMinutes: 15, loudMinutes: null },
   keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n' },
 };

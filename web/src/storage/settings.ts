@@ -14,6 +14,9 @@ const range = yup.object({ lowest: midi, highest: midi }).default(undefined).opt
 
 const bars = yup.number().integer().min(1).max(8).required();
 
+const decibels = yup.number().min(-40).max(60).required();
+const minutes = yup.number().min(1).max(240).nullable().defined();
+
 /** What may stand in the settings row; anything else falls back to its default, field by field. */
 const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   visited: yup.boolean().required(),
@@ -51,7 +54,21 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
     })
     .required(),
   favourites: yup.array(yup.string().max(60).required()).max(500).required(),
-  cautionsRead: yup.array(yup.string().oneOf(CAUTIONS).required()).required(),
+  cautionsReadAt: yup
+    .object(Object.fromEntries(CAUTIONS.map((name) => [name, yup.number().optional()])))
+    .required(),
+  mouthpieceIds: yup
+    .object(Object.fromEntries(HORN_IDS.map((id) => [id, yup.string().max(60).optional()])))
+    .required(),
+  subtoneWindow: yup
+    .object({
+      leastAirierDb: decibels,
+      mostBreathDb: decibels,
+      softerDb: yup.array(decibels).length(2).required(),
+      mostBrightness: yup.number().min(0.1).max(1.5).required(),
+    })
+    .required(),
+  caps: yup.object({ highMinutes: minutes, loudMinutes: minutes }).required(),
   keys: yup
     .object({ watch: key, blind: key, click: key, drone: key, keep: key, pause: key, skip: key })
     .required(),

@@ -45,6 +45,8 @@ const record: TakeRecord = {
   foundClickSeconds: [],
   analysis: null,
   loudness: null,
+  strain: null,
+  mouthpieceId: 'alto.first',
   playerNote: '',
   recovered: false,
   deletedAt: null,

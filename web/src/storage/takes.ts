@@ -1,6 +1,6 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
-import type { Call, TakeLoudness } from '@inner-hum/core/judge';
+import type { Call, Strain, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import type { TakeRecord } from './records.ts';
@@ -81,4 +81,19 @@ export async function recentLoudness(source: TakeRecord['source']): Promise<Take
     .limit(40)
     .toArray();
   return takes.flatMap(({ loudness }) => (loudness ? [loudness] : []));
+}
+
+/** What of today's playing from one kind of source tires lip and ear; `from` is when the day began, in ms. Deleted takes were played too. */
+export async function strainSince(from: number, source: TakeRecord['source']): Promise<Strain> {
+  const sum = { playedSeconds: 0, highSeconds: 0, loudSeconds: 0 };
+  await database()
+    .takes.where('startedAt')
+    .aboveOrEqual(from)
+    .each(({ strain, source: by }) => {
+      if (!strain || by !== source) return;
+      sum.playedSeconds += strain.playedSeconds;
+      sum.highSeconds += strain.highSeconds;
+      sum.loudSeconds += strain.loudSeconds;
+    });
+  return sum;
 }

@@ -1,5 +1,7 @@
 import { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_PARTIAL } from '@inner-hum/core/hearing';
+import type { HornId } from '@inner-hum/core/horn';
+import { firstMouthpiece } from './mouthpieces.ts';
 
 /** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
 const ADDED = [
@@ -91,4 +93,16 @@ export function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void 
   ];
   const isEven = verdict.findings.every(({ kind }) => kind === 'even');
   Object.assign(verdict, { of: verdict.findings.map(() => 0), judged: 1, asWritten: isEven ? 1 : 0 });
+}
+
+/** Version 5 to 6: played on the horn's first mouthpiece; how much of it was high and loud was not counted. */
+export function giveMouthpiece(take: { hornId: HornId } & Record<string, unknown>): void {
+  Object.assign(take, { mouthpieceId: firstMouthpiece(take.hornId), strain: null });
+}
+
+/** Version 5 to 6: of a caution that was read it is not known when. */
+export function giveReadAt(settings: Record<string, unknown>): void {
+  const read = Array.isArray(settings.cautionsRead) ? (settings.cautionsRead as string[]) : [];
+  settings.cautionsReadAt = Object.fromEntries(read.map((name) => [name, 0]));
+  delete settings.cautionsRead;
 }

@@ -31,6 +31,8 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
     const label = labelOf(name, options, t);
     const set = (value: number | string) => onChange({ [name]: value });
     const value = choices[name] ?? option.usual;
+    // Fingerings are chosen in High notes.
+    if (option.kind === 'keys') return null;
     if (option.kind === 'choice' && option.values.length <= 4)
       return (
         <Choice
@@ -76,7 +78,7 @@ function valueText(value: string, t: TFunction): string {
   return /^[A-G][b#]?$/.test(value) ? signedKey(value) : t(`chosen.${value as 'both'}`);
 }
 
-function step(option: Exclude<Option, { kind: 'choice' }>, value: number | string, by: 1 | -1) {
+function step(option: Exclude<Option, { kind: 'choice' | 'keys' }>, value: number | string, by: 1 | -1) {
   if (option.kind === 'mark') {
     const index = DYNAMIC_MARKS.findIndex((mark) => mark === value) + by;
     return DYNAMIC_MARKS[Math.max(0, Math.min(DYNAMIC_MARKS.length - 1, index))];
@@ -87,7 +89,7 @@ function step(option: Exclude<Option, { kind: 'choice' }>, value: number | strin
 }
 
 function shown(
-  option: Exclude<Option, { kind: 'choice' }>,
+  option: Exclude<Option, { kind: 'choice' | 'keys' }>,
   value: number | string,
   naming: NoteNaming,
   hornId: HornId,

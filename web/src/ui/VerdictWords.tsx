@@ -124,7 +124,27 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
         airier: finding.airierDb.toFixed(0),
         softer: finding.softerDb.toFixed(0),
       });
+    case 'squawk':
+      return t('finding.squawk', { ms: Math.round(finding.ms / 10) * 10 });
+    case 'vibratoThere':
+    case 'vibrato':
+      return t(`finding.${finding.kind}`, {
+        hz: finding.hz.toFixed(1),
+        cents: Math.round(finding.cents),
+        percent: Math.round(100 * finding.regularity),
+      });
+    case 'vibratoSlow':
+    case 'vibratoFast':
+      return t(`finding.${finding.kind}`, {
+        hz: finding.hz.toFixed(1),
+        least: finding.leastHz,
+        most: finding.mostHz,
+      });
+    case 'vibratoUneven':
+      return t('finding.vibratoUneven', { percent: Math.round(100 * finding.regularity) });
     case 'missed':
+    case 'onlySquawk':
+    case 'vibratoMissing':
     case 'gapBreath':
     case 'quiet':
       return t(`finding.${finding.kind}`);

@@ -1,5 +1,9 @@
 // Small shared parts without data access: what two rooms would otherwise each draw their own way.
 export { NoteGlyph, noteText, shortNote, signedNote } from './NoteGlyph.tsx';
+export { centsText } from './centsText.ts';
+export { PRINTED_WIDTH_PX, readPaper, type Paper } from './paper.ts';
+export { PrintedPage } from './PrintedPage.tsx';
+export { TextField } from './TextField.tsx';
 export { Key } from './Key.tsx';
 export { Choice, type ChoiceOption } from './Choice.tsx';
 export { HairpinIcon } from './HairpinIcon.tsx';

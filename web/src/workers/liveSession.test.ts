@@ -41,6 +41,7 @@ function armed(start: StartMode): ArmRequest {
       toleranceId: 'usual',
       roomFloorDb: null,
     },
+    mouthpieceId: 'alto.first',
     source: 'microphone',
     eyes: 'watch',
     roundTripSeconds: 0,

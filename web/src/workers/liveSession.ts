@@ -96,6 +96,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     const recorder = createTakeRecorder({
       takeId,
       context,
+      mouthpieceId: request.mouthpieceId,
       source: request.source,
       eyes: request.eyes,
       sampleRateHz,

@@ -17,6 +17,7 @@ export type InputSource = 'microphone' | 'standIn';
 /** What makes a take out of playing; everything it will be judged by, and how it was played. */
 export interface ArmRequest {
   context: Omit<TakeContext, 'beatZeroSeconds'>;
+  mouthpieceId: string;
   source: InputSource;
   eyes: 'watch' | 'blind';
   /** Sound leaves and comes back this much later; 0 where it was never measured. */
@@ -38,6 +39,7 @@ export interface ArmChange {
 
 export interface FreeRequest {
   hornId: HornId;
+  mouthpieceId: string;
   a4Hz: number;
   scale: DynamicScale;
   source: InputSource;
@@ -70,6 +72,7 @@ export interface HeardStandIn {
 /** A stand-in performance to be kept as a take, by the same path as a played one. */
 export interface KeepRequest {
   performance: StandInRequest;
+  mouthpieceId: string;
   eyes: 'watch' | 'blind';
   startedAt: number;
   playerNote: string;

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { droneLeakDb, findClicks, listenTo } from '@inner-hum/core/hearing';
+import { droneLeakDb, findClicks, FrameTrack, listenTo } from '@inner-hum/core/hearing';
 import { playExercise } from '@inner-hum/core/standin';
 import { eraseTake, finishTake, loadSamples, openDatabase, readTake, storeTake } from '../storage/index.ts';
 import { createLiveSession, type LiveSession } from './liveSession.ts';
@@ -62,7 +62,12 @@ const worker: SessionWorker = {
   async keepLastMinute(request) {
     const newest = session?.newestFrames(60);
     if (!newest || newest.samples.length < newest.sampleRateHz) return null;
-    const record = newFreeRecord(request, newest.sampleRateHz, newest.samples.length);
+    const record = newFreeRecord(
+      request,
+      newest.sampleRateHz,
+      newest.samples.length,
+      FrameTrack.from(newest.columns),
+    );
     await storeTake({ record, samples: newest.samples, columns: newest.columns });
     return record.id;
   },

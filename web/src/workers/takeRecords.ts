@@ -1,5 +1,5 @@
 import { CLICK_SECONDS, columnValue, findClicks, findHoles, type FrameTrack } from '@inner-hum/core/hearing';
-import { analyseTake, type TakeContext } from '@inner-hum/core/judge';
+import { analyseTake, strainOf, type TakeContext } from '@inner-hum/core/judge';
 import { percentile } from '@inner-hum/core/stats';
 import type { TakeRecord } from '../storage/index.ts';
 import type { FreeRequest, InputSource } from './protocol.ts';
@@ -11,6 +11,7 @@ const SLACK_SECONDS = 0.25;
 export interface TakeSetting {
   takeId: string;
   context: TakeContext;
+  mouthpieceId: string;
   source: InputSource;
   eyes: 'watch' | 'blind';
   sampleRateHz: number;
@@ -26,6 +27,7 @@ const UNJUDGED = {
   foundClickSeconds: [],
   analysis: null,
   loudness: null,
+  strain: null,
   call: null,
   recovered: false,
   deletedAt: null,
@@ -33,7 +35,18 @@ const UNJUDGED = {
 
 /** A take's record before anything is known but how it will be judged. */
 export function newTakeRecord(setting: TakeSetting): TakeRecord {
-  const { takeId, context, source, eyes, sampleRateHz, startedAt, playerNote, roundId, phrase } = setting;
+  const {
+    takeId,
+    context,
+    mouthpieceId,
+    source,
+    eyes,
+    sampleRateHz,
+    startedAt,
+    playerNote,
+    roundId,
+    phrase,
+  } = setting;
   return {
     ...structuredClone(UNJUDGED),
     id: takeId,
@@ -43,6 +56,7 @@ export function newTakeRecord(setting: TakeSetting): TakeRecord {
     phrase,
     startedAt,
     hornId: context.hornId,
+    mouthpieceId,
     a4Hz: context.a4Hz,
     scale: context.scale,
     source,
@@ -78,12 +92,18 @@ export function judgeRecord(record: TakeRecord, samples: Float32Array, track: Fr
     lengthSeconds: samples.length / record.sampleRateHz,
     foundClickSeconds,
     analysis,
+    strain: strainOf(track, record),
     loudness: analysis && softDb !== null && loudDb !== null ? { softDb, loudDb } : null,
   };
 }
 
 /** The record of free playing, kept as it is: it ends now and was `sampleCount` long. */
-export function newFreeRecord(request: FreeRequest, sampleRateHz: number, sampleCount: number): TakeRecord {
+export function newFreeRecord(
+  request: FreeRequest,
+  sampleRateHz: number,
+  sampleCount: number,
+  track: FrameTrack,
+): TakeRecord {
   const lengthSeconds = sampleCount / sampleRateHz;
   return {
     ...structuredClone(UNJUDGED),
@@ -94,6 +114,7 @@ export function newFreeRecord(request: FreeRequest, sampleRateHz: number, sample
     phrase: 0,
     startedAt: Math.round(Date.now() - 1000 * lengthSeconds),
     hornId: request.hornId,
+    mouthpieceId: request.mouthpieceId,
     a4Hz: request.a4Hz,
     scale: request.scale,
     source: request.source,
@@ -101,6 +122,7 @@ export function newFreeRecord(request: FreeRequest, sampleRateHz: number, sample
     sampleRateHz,
     lengthSeconds,
     context: null,
+    strain: strainOf(track, request),
     playerNote: '',
   };
 }

@@ -1,5 +1,5 @@
 import { Flex } from '@chakra-ui/react';
-import { ATTACKS, MOST_BEATS, withLength, type ExerciseItem } from '@inner-hum/core/exercise';
+import { ATTACKS, MOST_BEATS, VIBRATOS, withLength, type ExerciseItem } from '@inner-hum/core/exercise';
 import { HIGHEST_NOTE, writtenMidi, type Horn, type NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
@@ -77,6 +77,18 @@ export function ItemFields({ item, isFirst, shift, horn, naming, onChange }: Ite
               onChange(tone === 'full' ? fully : { ...fully, tone });
             }}
             options={(['full', 'subtone'] as const).map((value) => ({ value, label: t(`tone.${value}`) }))}
+          />
+          <Choice
+            legend={t('builder.vibrato')}
+            value={item.vibrato ?? 'free'}
+            onChange={(vibrato) => {
+              const { vibrato: _vibrato, ...freely } = item;
+              onChange(vibrato === 'free' ? freely : { ...freely, vibrato });
+            }}
+            options={(['free', ...VIBRATOS] as const).map((value) => ({
+              value,
+              label: value === 'free' ? t('builder.vibratoFree') : t(`vibrato.${value}`),
+            }))}
           />
           {shift === 0 && <FingeredField note={item} horn={horn} naming={naming} onChange={onChange} />}
         </>

@@ -6,7 +6,9 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink, Choice, NumberField, RoomHeading } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
+import { CapFields } from './CapFields.tsx';
 import { KeyFields } from './KeyFields.tsx';
+import { MouthpieceFields } from './MouthpieceFields.tsx';
 import { RangeFields } from './RangeFields.tsx';
 
 interface CaseViewProps {
@@ -58,6 +60,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             shown={t('case.hz', { hz: settings.a4Hz })}
           />
           <RangeFields settings={settings} onChange={onChange} />
+          <MouthpieceFields settings={settings} />
         </>,
       )}
       {section(
@@ -113,13 +116,16 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
       {section(t('case.keys'), <KeyFields settings={settings} onChange={onChange} />)}
       {section(
         t('case.care'),
-        <Box as="ul" maxW="prose">
-          {(['hearing', 'throat', 'embouchure', 'dizziness', 'hands'] as const).map((name) => (
-            <Box as="li" key={name} mb="2">
-              {t(`care.${name}`)}
-            </Box>
-          ))}
-        </Box>,
+        <>
+          <CapFields settings={settings} onChange={onChange} />
+          <Box as="ul" maxW="prose" w="full">
+            {(['hearing', 'throat', 'embouchure', 'dizziness', 'hands'] as const).map((name) => (
+              <Box as="li" key={name} mb="2">
+                {t(`care.${name}`)}
+              </Box>
+            ))}
+          </Box>
+        </>,
       )}
     </Box>
   );

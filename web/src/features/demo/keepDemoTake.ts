@@ -1,5 +1,6 @@
 import { DEFAULT_SCALE, type Exercise } from '@inner-hum/core/exercise';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
+import { firstMouthpiece } from '../../storage/index.ts';
 import type { SessionClient } from '../../workers/index.ts';
 
 const DEMO_RATE_HZ = 48000;
@@ -31,6 +32,7 @@ export function keepDemoTake(client: SessionClient, take: DemoTake): Promise<unk
       sampleRateHz: DEMO_RATE_HZ,
       seed,
     },
+    mouthpieceId: firstMouthpiece('alto'),
     eyes,
     startedAt,
     playerNote: take.playerNote ?? '',

@@ -1,5 +1,6 @@
 import { timeOf } from './demoTime.ts';
 import { keepDemoTake } from './keepDemoTake.ts';
+import { seedHigh } from './seedHigh.ts';
 import { seedLadder } from './seedLadder.ts';
 import { seedRounds } from './seedRounds.ts';
 import { seedShelf } from './seedShelf.ts';
@@ -69,6 +70,7 @@ export async function seedDemo(client: SessionClient): Promise<void> {
   }
   await seedRounds(client, today);
   await seedLadder(client, today);
+  await seedHigh(client, today);
   await seedShelf(today.getTime());
   await changeSettings({ visited: true, source: 'standIn' });
 }

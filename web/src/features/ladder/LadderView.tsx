@@ -47,6 +47,9 @@ export function LadderView(props: LadderViewProps) {
             <ActionLink look="plain" to="/ladder/routes">
               {t('ladder.toRoutes')}
             </ActionLink>
+            <ActionLink look="plain" to="/ladder/subtone">
+              {t('ladder.toSubtone')}
+            </ActionLink>
             <ActionLink look="plain" to="/ladder/match">
               {t('ladder.toMatch')}
             </ActionLink>

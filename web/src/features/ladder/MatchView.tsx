@@ -4,11 +4,10 @@ import type { MatchSound } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionLink, fingeringText, noteText, RoomHeading, Select } from '../../ui/index.ts';
+import { ActionLink, centsText, fingeringText, noteText, RoomHeading, Select } from '../../ui/index.ts';
 import { BlindListen } from './BlindListen.tsx';
 import type { MatchPair, PlayedMatch } from './matchPairs.ts';
 import { ProfilePicture } from './ProfilePicture.tsx';
-import { centsText } from './rungText.ts';
 
 const MatchTrend = lazy(() => import('./MatchTrend.tsx'));
 

@@ -1,18 +1,12 @@
 import { pureCents, type NoteNaming } from '@inner-hum/core/horn';
 import type { Rung } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
-import { noteText } from '../../ui/index.ts';
+import { centsText, noteText } from '../../ui/index.ts';
 import type { Tuning } from './ladderAddress.ts';
 
 /** Cents of a rung from what it is measured by; null where it has not spoken. */
 export function centsFrom({ cents, partial }: Rung, tuning: Tuning): number | null {
   return cents === null ? null : cents - (tuning === 'pure' ? pureCents(partial) : 0);
-}
-
-export function centsText(cents: number, t: TFunction): string {
-  const count = Math.round(Math.abs(cents));
-  if (count === 0) return t('figure.inTune');
-  return t(cents > 0 ? 'figure.sharp' : 'figure.flat', { count });
 }
 
 /** How a rung speaks: "spoke 9 of 12 (56 to 93 %) · 6 cents flat · holds 4 s". */

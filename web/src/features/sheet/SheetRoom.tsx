@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { playersHorn } from '../../session/index.ts';
 import { listOwnExercises, readSettings } from '../../storage/index.ts';
-import { readPaper, readSheet } from './readSheet.ts';
+import { readPaper } from '../../ui/index.ts';
+import { readSheet } from './readSheet.ts';
 import { SheetView } from './SheetView.tsx';
 
 /** Exercises on paper. What is printed is in the address. */

@@ -3,12 +3,6 @@ import type { Horn } from '@inner-hum/core/horn';
 import { readDrill } from '../../session/index.ts';
 import type { OwnExercise } from '../../storage/index.ts';
 
-export const PAPERS = ['a4', 'letter'] as const;
-export type Paper = (typeof PAPERS)[number];
-
-/** Width between the margins, in CSS pixels (96 an inch), margins of 15 mm. */
-export const PRINTED_WIDTH_PX: Record<Paper, number> = { a4: 680, letter: 703 };
-
 export interface SheetPiece {
   key: string;
   exercise: Exercise;
@@ -18,10 +12,6 @@ export interface SheetPiece {
 
 /** More than anyone prints at once; an address may ask for anything. */
 const MOST_PIECES = 60;
-
-export function readPaper(search: URLSearchParams): Paper {
-  return search.get('paper') === 'letter' ? 'letter' : 'a4';
-}
 
 /**
  * What the address asks for, in its order: `of=FAMILY`, `of=FAMILY?CHOICES` or `of=own.ID` each. What is not there, or has no

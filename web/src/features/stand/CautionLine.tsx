@@ -1,14 +1,19 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { cautionsOf, type Caution, type Exercise } from '@inner-hum/core/exercise';
+import { dueCautions, type Caution, type Exercise } from '@inner-hum/core/exercise';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { changeSettings } from '../../storage/index.ts';
 import { ActionButton } from '../../ui/index.ts';
 
-/** Cautions that this exercise calls for and that have not been read yet: once, calmly. They can be read again in the Case. */
-export function CautionLine({ exercise, read }: { exercise: Exercise; read: readonly Caution[] }) {
+interface CautionLineProps {
+  exercise: Exercise;
+  readAt: Partial<Record<Caution, number>>;
+}
+
+/** Cautions that this exercise calls for and that are still to be read: calmly, once, those of ear and throat once a day. */
+export function CautionLine({ exercise, readAt }: CautionLineProps) {
   const { t } = useTranslation();
-  const unread = useMemo(() => cautionsOf(exercise).filter((name) => !read.includes(name)), [exercise, read]);
+  const unread = useMemo(() => dueCautions(exercise, readAt, Date.now()), [exercise, readAt]);
   if (unread.length === 0) return null;
   return (
     <Flex
@@ -29,7 +34,13 @@ export function CautionLine({ exercise, read }: { exercise: Exercise; read: read
           <li key={name}>{t(`care.${name}`)}</li>
         ))}
       </Box>
-      <ActionButton onClick={() => void changeSettings({ cautionsRead: [...read, ...unread] })}>
+      <ActionButton
+        onClick={() => {
+          const now = Date.now();
+          const read = Object.fromEntries(unread.map((name) => [name, now]));
+          void changeSettings({ cautionsReadAt: { ...readAt, ...read } });
+        }}
+      >
         {t('caution.read')}
       </ActionButton>
     </Flex>

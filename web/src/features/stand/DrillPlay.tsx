@@ -17,6 +17,9 @@ interface DrillPlayProps {
   options: Options;
 }
 
+/** A fingering is of one note. */
+const forgets = (change: Choices): Choices => (change.note === undefined ? {} : { keys: '' });
+
 /** A drill played phrase by phrase. What was chosen is in the address. */
 export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   const { t } = useTranslation();
@@ -33,7 +36,9 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   const play = useExercise(setup, exercise, drillAddress(family, horn, choices), '/shelf');
   const budget = useBreathBudget(exercise, settings.source);
   const go = (change: Choices) =>
-    void navigate(drillAddress(family, horn, { ...choices, ...change }), { replace: true });
+    void navigate(drillAddress(family, horn, { ...choices, ...forgets(change), ...change }), {
+      replace: true,
+    });
   const name = familyName(family.id, t);
   const { round } = play;
   return (

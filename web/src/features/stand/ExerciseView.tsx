@@ -1,6 +1,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { isAlone } from '@inner-hum/core/exercise';
+import { isAlone, type NoteItem } from '@inner-hum/core/exercise';
 import { registerOf, writtenMidi } from '@inner-hum/core/horn';
+import type { TFunction } from 'i18next';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice, Key, NoteGlyph } from '../../ui/index.ts';
@@ -12,6 +13,7 @@ import type { ExercisePlay } from './useExercise.ts';
 import { FingeredLine } from './FingeredLine.tsx';
 import { CautionLine } from './CautionLine.tsx';
 import { shownNote } from './shownNote.ts';
+import { StrainLine } from './StrainLine.tsx';
 import { usePageHeight } from './usePageHeight.ts';
 import { useShownNotes } from './useShownNotes.ts';
 
@@ -24,6 +26,11 @@ interface ExerciseViewProps {
   label: string;
   /** What to play, chosen before and after. */
   controls: ReactNode;
+}
+
+/** The tone and the swing that are asked for. */
+function howToPlay({ tone, vibrato }: NoteItem, t: TFunction): string[] {
+  return [...(tone ? [t(`tone.${tone}`)] : []), ...(vibrato ? [t(`vibrato.${vibrato}`)] : [])];
 }
 
 /** An exercise on the Stand: the note large, its page, and below either what to choose or how it was. */
@@ -88,7 +95,8 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
       {/* No sentences while a note sounds: what went wrong meanwhile is told after it. */}
       <Box pt="2">
         <Troubles quiet={busy} onRetry={play.onRetry} onStandIn={play.onStandIn} />
-        {!busy && <CautionLine exercise={play.exercise} read={settings.cautionsRead} />}
+        {!busy && <CautionLine exercise={play.exercise} readAt={settings.cautionsReadAt} />}
+        {!busy && <StrainLine exercise={play.exercise} settings={settings} />}
       </Box>
       <Flex
         flex="1"
@@ -130,11 +138,19 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
               {t(doing.kind === 'rest' && doing.breath === 'none' ? 'item.hold' : `item.${doing.kind}`)}
             </Box>
           )}
-          {now?.kind === 'note' && now.tone === 'subtone' && (
-            <Box fontFamily="heading" fontSize="next" lineHeight="1.05" aria-hidden="true" data-testid="tone">
-              {t('tone.subtone')}
-            </Box>
-          )}
+          {now?.kind === 'note' &&
+            howToPlay(now, t).map((how) => (
+              <Box
+                key={how}
+                fontFamily="heading"
+                fontSize="next"
+                lineHeight="1.05"
+                aria-hidden="true"
+                data-testid="tone"
+              >
+                {how}
+              </Box>
+            ))}
           {now?.kind === 'note' && <FingeredLine note={now} naming={settings.naming} />}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">

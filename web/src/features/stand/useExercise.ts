@@ -1,4 +1,4 @@
-import { phraseExercise, type Exercise } from '@inner-hum/core/exercise';
+import { phraseExercise, withFingerings, type Exercise } from '@inner-hum/core/exercise';
 import { calledEnds, type Call } from '@inner-hum/core/judge';
 import { useEffect, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
@@ -14,10 +14,15 @@ import { useWakeLock } from './useWakeLock.ts';
 /** Everything that playing an exercise on the Stand is: armed while the room is open, its keys, its end. */
 export function useExercise(
   setup: SessionSetup | null,
-  exercise: Exercise,
+  written: Exercise,
   address: string,
   leaveTo = '/stand',
 ) {
+  const fingerings = setup?.fingerings;
+  const exercise = useMemo(
+    () => (fingerings ? withFingerings(written, fingerings) : written),
+    [written, fingerings],
+  );
   const session = useSession();
   const navigate = useNavigate();
   const { phase, takeId, round } = useSelector((state: SessionStore) => state.session);

@@ -1,16 +1,13 @@
 import type { SwellMeasures } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
+import { centsText } from '../../ui/index.ts';
 
 /** A level or a difference of levels in words; null where there is no answer. */
 export const decibels = (value: number | null, t: TFunction) =>
   value === null ? null : t('figure.db', { db: value.toFixed(1) });
 
 /** A deviation in words, with its side; null where there is no answer. */
-export function cents(value: number | null, t: TFunction): string | null {
-  if (value === null) return null;
-  const count = Math.round(Math.abs(value));
-  return t(count === 0 ? 'figure.inTune' : value > 0 ? 'figure.sharp' : 'figure.flat', { count });
-}
+export const cents = (value: number | null, t: TFunction) => (value === null ? null : centsText(value, t));
 
 function bend({ bendWithLevel }: SwellMeasures, t: TFunction): string | null {
   if (bendWithLevel === null) return null;

@@ -1,0 +1,51 @@
+import { startOfToday } from 'date-fns';
+import { useLiveQuery } from 'dexie-react-hooks';
+import type { TFunction } from 'i18next';
+import { useTranslation } from 'react-i18next';
+import { strainSince, type SettingsRecord } from '../storage/index.ts';
+
+/** Nearer than this share to a limit is worth a word before one plays. */
+const NEAR = 0.7;
+
+/** Today's minutes of one kind against the player's own limit. */
+export interface Measured {
+  minutes: number;
+  cap: number;
+  isNear: boolean;
+  isOver: boolean;
+  text: string;
+}
+
+export interface StrainToday {
+  /** Null where no limit is set. */
+  high: Measured | null;
+  loud: Measured | null;
+}
+
+function measured(seconds: number, cap: number | null, kind: 'high' | 'loud', t: TFunction): Measured | null {
+  if (cap === null) return null;
+  const minutes = seconds / 60;
+  return {
+    minutes,
+    cap,
+    isNear: minutes >= NEAR * cap,
+    isOver: minutes >= cap,
+    text: t(`strain.${kind}`, { minutes: minutes.toFixed(1), cap }),
+  };
+}
+
+/** What was played high and loud today, of whoever plays now, against the player's limits; null while it is read. */
+export function useStrainToday(settings: SettingsRecord | undefined): StrainToday | null {
+  const { t } = useTranslation();
+  const from = startOfToday().getTime();
+  const strain = useLiveQuery(
+    () => (settings ? strainSince(from, settings.source) : undefined),
+    [from, settings?.source],
+  );
+  if (!settings || !strain) return null;
+  const { highMinutes, loudMinutes } = settings.caps;
+  return {
+    high: measured(strain.highSeconds, highMinutes, 'high', t),
+    loud: measured(strain.loudSeconds, loudMinutes, 'loud', t),
+  };
+}
