@@ -32,6 +32,8 @@ export interface SubtoneDepth {
   softerDb: number;
   /** Brightness as a share of the full tone's. */
   brightnessShare: number;
+  /** Noise against tone by itself; absent in older takes. */
+  breathDb?: number;
   kind: ToneKind;
 }
 
@@ -45,11 +47,11 @@ export function subtoneDepth(tone: Tone, full: Tone, window: SubtoneWindow): Sub
     softerDb: full.levelDb - levelDb,
     brightnessShare: brightness / full.brightness,
   };
-  return { ...depth, kind: kindOf(depth, breathDb, window) };
+  return { ...depth, breathDb, kind: kindOf(depth, breathDb, window) };
 }
 
 function kindOf(
-  { airierDb, softerDb, brightnessShare }: Omit<SubtoneDepth, 'kind'>,
+  { airierDb, softerDb, brightnessShare }: Omit<SubtoneDepth, 'kind' | 'breathDb'>,
   breathDb: number,
   window: SubtoneWindow,
 ): ToneKind {

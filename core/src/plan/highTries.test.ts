@@ -19,7 +19,9 @@ import {
   type HornId,
 } from '../horn/index.ts';
 import { analyseTake } from '../judge/index.ts';
+import { chartToCsv, chartToJson } from '../formats/index.ts';
 import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
+import { highChart, type HighDecision } from './highChart.ts';
 import {
   highFigures,
   highTriesIn,
@@ -177,4 +179,52 @@ it("puts the player's own fingering on notes that name none", () => {
     null,
     null,
   ]);
+});
+
+it('charts what there is to start from, what was tried and what was decided, and gives it out as rows', () => {
+  const tries = (fingering: string, spoke: number, all: number): HighTry[] =>
+    Array.from({ length: all }, (_, at) => ({
+      writtenMidi: writtenMidi(93),
+      fingering,
+      outcome: at < spoke ? 'spoke' : 'neighbour',
+      cents: at < spoke ? -6.2 : null,
+      spreadCents: null,
+      bendRangeCents: null,
+      at,
+    }));
+  const decide = (fingering: string, change: Partial<HighDecision>): HighDecision => ({
+    writtenMidi: writtenMidi(93),
+    fingering,
+    preferred: false,
+    removed: false,
+    ...change,
+  });
+  const notes = highChart({
+    hornId: 'alto',
+    topKey: 'F#',
+    tries: [...tries('oct.L2.L3', 2, 10), ...tries('oct.L3.R1', 9, 10)],
+    decisions: [
+      decide('oct.L2.L3', { preferred: true }),
+      decide('oct.L2.L3.R1.R2.R3', { removed: true }),
+      decide('frontF', {}),
+    ],
+  });
+  expect(notes.map(({ writtenMidi: note }) => note)).toEqual([90, 91, 92, 93, 94, 95, 96, 97, 98]);
+  const a6 = notes[3];
+  // What was settled on, what spoke more, then what was never tried, from the starting set or not.
+  expect(a6.fingerings.map(({ word, preferred, isStart }) => [word, preferred, isStart])).toEqual([
+    ['oct.L2.L3', true, false],
+    ['oct.L3.R1', false, false],
+    ['oct.L1.L2', false, true],
+    ['frontF', false, false],
+  ]);
+  expect(a6.best?.word).toBe('oct.L3.R1');
+  const csv = chartToCsv({ hornId: 'alto', mouthpiece: '=1+1', notes });
+  expect(csv).toContain('93,A6,oct L3 R1,false,10,9,90,');
+  expect(csv).not.toContain('=1+1');
+  expect(JSON.parse(chartToJson({ hornId: 'alto', mouthpiece: 'wide', notes }))).toMatchObject({
+    format: 'inner-hum-high-notes',
+    version: 1,
+    mouthpiece: 'wide',
+  });
 });

@@ -1,5 +1,13 @@
 import { expect, it } from 'vitest';
-import { halfWidth16to84, median, percentile, smoothInto, theilSen, wilson } from './index.ts';
+import {
+  halfWidth16to84,
+  median,
+  percentile,
+  smoothInto,
+  theilSen,
+  rateDifference,
+  wilson,
+} from './index.ts';
 
 it('has the percentiles of a standard statistics text', () => {
   // Type 7 of Hyndman & Fan: R's quantile(c(1, 2, 4, 8), c(.25, .5, .9)) = 1.75, 3, 6.8
@@ -37,4 +45,12 @@ it('gives the interval of a share as published: 8 of 10 at 95 %', () => {
   expect(interval?.high).toBeCloseTo(0.9433, 3);
   expect(wilson(0, 0)).toBe(null);
   expect(wilson(0, 5)?.low).toBe(0);
+});
+
+it('gives the interval of a difference of shares as Newcombe printed it', () => {
+  // Newcombe 1998, table II, example (a), method 10, 95 %: 56 of 70 against 48 of 80.
+  const { low, high } = rateDifference(56, 70, 48, 80, 1.959964) ?? { low: NaN, high: NaN };
+  expect(low).toBeCloseTo(0.0524, 4);
+  expect(high).toBeCloseTo(0.3339, 4);
+  expect(rateDifference(0, 0, 1, 2)).toBeNull();
 });

@@ -22,8 +22,9 @@ export function rateDifference(
   tries: number,
   otherSuccesses: number,
   otherTries: number,
+  z = Z_90,
 ): Interval | null {
-  const [one, other] = [wilson(successes, tries), wilson(otherSuccesses, otherTries)];
+  const [one, other] = [wilson(successes, tries, z), wilson(otherSuccesses, otherTries, z)];
   if (!one || !other) return null;
   const [p, q] = [successes / tries, otherSuccesses / otherTries];
   return {

@@ -51,7 +51,8 @@ export function Shell() {
                     justifyContent={{ base: 'center', md: 'flex-start' }}
                     h={{ base: 'full', md: 'touch' }}
                     minH="touch"
-                    px={{ base: '2', md: '6' }}
+                    pl={{ base: '2', md: '6' }}
+                    pr="2"
                     borderLeftWidth={{ md: '4px' }}
                     borderTopWidth={{ base: '4px', md: '0' }}
                     borderStyle="solid"

@@ -67,7 +67,7 @@ const config = defineConfig({
         list: plain('400px'),
         panel: plain('340px'),
         routeStep: plain('64px'),
-        tryColumn: plain('128px'),
+        tryColumn: plain('172px'),
         chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),

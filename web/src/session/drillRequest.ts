@@ -2,11 +2,19 @@ import {
   completeChoices,
   type Choices,
   type Family,
+  type FamilyId,
   type Option,
   type OptionName,
 } from '@inner-hum/core/exercise';
 import { hornById, hornWithin, hornWithTop, type Horn } from '@inner-hum/core/horn';
 import type { SettingsRecord } from '../storage/index.ts';
+
+const SUBTONES: ReadonlySet<FamilyId> = new Set([
+  'fullToSubtone',
+  'subtoneFromAir',
+  'subtoneStarts',
+  'subtoneVibrato',
+]);
 
 /** The player's horn with the range the player works in. */
 export function playersHorn({
@@ -49,4 +57,14 @@ export function drillAddress(family: Family, horn: Horn, choices: Choices): stri
 /** Its place on the Shelf, with the same choices. */
 export function shelfAddress(family: Family, horn: Horn, choices: Choices): string {
   return `/shelf/family/${family.id}${drillSearch(family, horn, choices)}`;
+}
+
+/** The room a drill belongs to, where its results are seen: High notes, the Subtone bench, else the Shelf. */
+export function roomOf(family: Family, horn: Horn, { note, keys }: Choices): string {
+  const at = new URLSearchParams({
+    ...(note !== undefined && { note: String(note) }),
+    ...(keys && { keys: String(keys) }),
+  }).toString();
+  if (family.options(horn)?.keys) return `/high?${at}`;
+  return SUBTONES.has(family.id) ? `/ladder/subtone?${at}` : '/shelf';
 }

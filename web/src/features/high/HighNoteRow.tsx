@@ -19,8 +19,8 @@ export function HighNoteRow({ note, naming, looked, onLook }: HighNoteRowProps) 
   return (
     <Flex
       as="li"
-      gap={{ base: '3', md: '6' }}
-      py="4"
+      gap={{ base: '3', md: '5' }}
+      py="2"
       borderTopWidth="1px"
       borderTopStyle="solid"
       borderTopColor="line"
@@ -28,7 +28,7 @@ export function HighNoteRow({ note, naming, looked, onLook }: HighNoteRowProps) 
       <Box fontFamily="heading" fontSize="display" lineHeight="1.1" w="routeStep" flexShrink="0">
         <NoteGlyph midi={note.writtenMidi} naming={naming} octave />
       </Box>
-      <Flex as="ul" gap={{ base: '2', md: '4' }} wrap="wrap">
+      <Flex as="ul" gap="2" wrap="wrap">
         {note.fingerings.map((each) => (
           <li key={each.word}>
             <FingeringOfNote
@@ -69,8 +69,9 @@ function FingeringOfNote({ fingering, isLooked, onLook }: FingeringOfNoteProps) 
         .join('; ')}
       onClick={onLook}
       display="flex"
-      flexDirection="column"
       alignItems="center"
+      gap="2"
+      textAlign="left"
       w="tryColumn"
       minH="touch"
       px="2"
@@ -84,10 +85,8 @@ function FingeringOfNote({ fingering, isLooked, onLook }: FingeringOfNoteProps) 
       data-preferred={preferred || undefined}
     >
       <FingeringDiagram fingering={figures.fingering} height={DIAGRAM_PX} />
-      <Box mt="1">
+      <Box fontSize="small" lineHeight="1.3">
         <SpeakMark rate={figures.rate} interval={figures.interval} />
-      </Box>
-      <Box fontSize="small" lineHeight="1.25" textAlign="center">
         {isStart ? t('high.startHere') : speaksText(figures, t)}
         {pitch !== null && (
           <Box as="span" display="block" color="muted">

@@ -6,7 +6,7 @@ const [WIDTH, HEIGHT] = [96, 14];
 /** How often a fingering speaks, from never at the left to always at the right: the thick part is as far as the tries tell. */
 export function SpeakMark({ rate, interval }: Pick<HighFigures, 'rate' | 'interval'>) {
   const palette = useRibbonPalette();
-  const x = (share: number) => 4 + share * (WIDTH - 8);
+  const x = (share: number) => 6 + share * (WIDTH - 12);
   const middle = HEIGHT / 2;
   return (
     <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden="true">

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { SubtoneWindow } from '@inner-hum/core/judge';
 import type { SubtoneTry } from '@inner-hum/core/plan';
+import { median } from '@inner-hum/core/stats';
 import { useTranslation } from 'react-i18next';
 import {
   CartesianGrid,
@@ -24,13 +25,33 @@ interface SubtonePictureProps {
   label: string;
 }
 
-const HEIGHT = 400;
+interface DotProps {
+  cx?: number | undefined;
+  cy?: number | undefined;
+  payload?: { became: boolean };
+}
+
+const HEIGHT = 500;
 const STEP_DB = 6;
 /** The axes reach at least this far. */
 const LEAST_AIRIER_DB = 24;
 const LEAST_SOFTER_DB = 24;
 
-const place = ({ depth: { airierDb, softerDb } }: SubtoneTry) => ({ airier: airierDb, softer: softerDb });
+const place = ({ depth: { airierDb, softerDb, kind } }: SubtoneTry) => ({
+  airier: airierDb,
+  softer: softerDb,
+  became: kind === 'subtone',
+});
+
+/** Where air drowns the tone: as far over the full tone as the window's own noise limit lies; null where that is not known. */
+function mostAirier(tries: readonly SubtoneTry[], { mostBreathDb }: SubtoneWindow): number | null {
+  const full = median(
+    tries.flatMap(({ depth: { breathDb, airierDb } }) =>
+      breathDb === undefined ? [] : [breathDb - airierDb],
+    ),
+  );
+  return full === null ? null : mostBreathDb - full;
+}
 
 /** How much airier and softer each subtone was than the full tone of its note, and the window it was to reach. */
 export default function SubtonePicture({ tries, others, window, label }: SubtonePictureProps) {
@@ -52,6 +73,22 @@ export default function SubtonePicture({ tries, others, window, label }: Subtone
   const ticks = (most: number) => Array.from({ length: most / STEP_DB + 1 }, (_, i) => i * STEP_DB);
   const [least, most] = window.softerDb;
   const newest = tries.at(-1);
+  const dots = (of: readonly SubtoneTry[], radius: number, colour: string) => (
+    <Scatter
+      data={of.map(place)}
+      isAnimationActive={false}
+      shape={({ cx = 0, cy = 0, payload }: DotProps) => (
+        <circle
+          cx={cx}
+          cy={cy}
+          r={radius}
+          fill={payload?.became ? colour : palette.paper}
+          stroke={colour}
+          strokeWidth={1.6}
+        />
+      )}
+    />
+  );
   return (
     <Box role="img" aria-label={label} h={`${HEIGHT}px`}>
       <ResponsiveContainer width="100%" height="100%">
@@ -90,7 +127,7 @@ export default function SubtonePicture({ tries, others, window, label }: Subtone
           </YAxis>
           <ReferenceArea
             x1={window.leastAirierDb}
-            x2={right}
+            x2={Math.min(right, mostAirier(tries.length > 0 ? tries : others, window) ?? right)}
             y1={least}
             y2={Math.min(most, bottom)}
             fill={palette.cane}
@@ -101,20 +138,8 @@ export default function SubtonePicture({ tries, others, window, label }: Subtone
           <ReferenceDot x={0} y={0} r={7} fill={palette.ink} stroke={palette.ink}>
             <Label value={t('subtone.fullTone')} position="right" offset={10} style={words} />
           </ReferenceDot>
-          <Scatter
-            data={others.map(place)}
-            isAnimationActive={false}
-            shape={({ cx = 0, cy = 0 }: { cx?: number | undefined; cy?: number | undefined }) => (
-              <circle cx={cx} cy={cy} r={3} fill={palette.muted} fillOpacity={0.6} />
-            )}
-          />
-          <Scatter
-            data={tries.map(place)}
-            isAnimationActive={false}
-            shape={({ cx = 0, cy = 0 }: { cx?: number | undefined; cy?: number | undefined }) => (
-              <circle cx={cx} cy={cy} r={6} fill={palette.ink} fillOpacity={0.75} />
-            )}
-          />
+          {dots(others, 3.5, palette.muted)}
+          {dots(tries, 6.5, palette.ink)}
           {newest && (
             <ReferenceDot
               x={newest.depth.airierDb}

@@ -72,10 +72,13 @@ export function SubtoneView({ horn, notes, looked, tries, settings, onNote, onWi
               label={t('subtone.picture', { note: name, became: looked.became, count: looked.tries.length })}
             />
           </Suspense>
+          <Box color="muted" fontSize="small">
+            {t('subtone.legend')}
+          </Box>
         </Box>
         <Box w={{ base: 'full', lg: 'list' }} flexShrink="0">
           <Heading as="h2" fontFamily="heading" fontSize="large" mb="1">
-            <NoteGlyph midi={looked.writtenMidi} naming={naming} octave />{' '}
+            <NoteGlyph midi={looked.writtenMidi} naming={naming} octave />:{' '}
             {looked.tries.length === 0
               ? t('subtone.untried')
               : t('subtone.became', { became: looked.became, count: looked.tries.length })}

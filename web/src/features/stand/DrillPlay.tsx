@@ -3,7 +3,7 @@ import type { Horn } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
-import { drillAddress, readDrill, shelfAddress, type SessionSetup } from '../../session/index.ts';
+import { drillAddress, readDrill, roomOf, shelfAddress, type SessionSetup } from '../../session/index.ts';
 import { familyName } from '../../ui/index.ts';
 import { DrillControls } from './DrillControls.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
@@ -33,7 +33,12 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
     return [read, family.build(horn, read)] as const;
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [search, family, horn.id, lowest, highest]);
-  const play = useExercise(setup, exercise, drillAddress(family, horn, choices), '/shelf');
+  const play = useExercise(
+    setup,
+    exercise,
+    drillAddress(family, horn, choices),
+    roomOf(family, horn, choices),
+  );
   const budget = useBreathBudget(exercise, settings.source);
   const go = (change: Choices) =>
     void navigate(drillAddress(family, horn, { ...choices, ...forgets(change), ...change }), {

@@ -1,0 +1,88 @@
+import { readFileSync } from 'node:fs';
+import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium() });
+
+test.beforeEach(({ page }) => firstVisit(page, 'stand-in player'));
+
+test('two fingerings of a high note tried, the better one settled on, shown on the Stand, printed and saved', async ({
+  page,
+}) => {
+  await page.goto('/high');
+  await expect(page.getByTestId('high-state')).toHaveText('Start here; yours will differ.');
+  await page.getByRole('link', { name: 'Does it speak?' }).click();
+  await expect(page).toHaveURL(/highTries.*keys=oct\.L1\.L3\.R1\.sideBb/);
+  await expect(page.getByText(/^Throat: do not squeeze it/)).toBeVisible();
+  await page.getByRole('button', { name: 'I have read it' }).click();
+  for (const keys of ['oct.L1.L3.R1.sideBb', 'oct.L2']) {
+    await page.goto(`/stand/drill/highTries?note=91&keys=${keys}&tries=8&tempoBpm=180`);
+    await inPhase(page, 'armed').waitFor();
+    await page.keyboard.press('Space');
+    await inPhase(page, 'ended').waitFor({ timeout: 40_000 });
+  }
+  await page.getByRole('link', { name: 'leave' }).click();
+  await expect(page).toHaveURL(/\/high\?note=91&keys=oct\.L2$/);
+  await expect(page.getByTestId('high-figures')).toContainText(/\d of 8 tries \(\d+ to \d+ %\)/);
+  await expect(page.getByTestId('high-told')).toHaveText('Another one you tried speaks more often.');
+  await page.getByRole('button', { name: /^octave key, left 1, left 3.*spoke \d of 8/ }).click();
+  await expect(page.getByTestId('high-told')).toHaveText(
+    'It speaks more often than every other one you tried.',
+  );
+  await page.getByRole('button', { name: 'Settle on this one' }).click();
+  await expect(page.getByTestId('high-state')).toHaveText('You settled on this one.');
+
+  // Another fingering by pressing keys in the picture; on the chart, off it, and back.
+  await page.getByRole('checkbox', { name: 'right 2' }).click();
+  await expect(page.getByTestId('high-state')).toHaveText('Not on your chart yet.');
+  await page.getByRole('button', { name: 'Put it on the chart' }).click();
+  await expect(page.getByTestId('high-state')).toHaveText('On your chart.');
+  await page.getByRole('button', { name: 'Take it off' }).click();
+  await expect(page.getByTestId('high-state')).toHaveText('Not on your chart yet.');
+  await page.getByRole('button', { name: 'Put back what was taken off' }).click();
+  await expect(page.getByTestId('high-state')).toHaveText('On your chart.');
+
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const text = readFileSync(await (await saved).path(), 'utf8');
+  expect(text.split('\r\n')[0]).toContain('writtenMidi,note,keys,preferred,tries,spoke,speakRatePercent');
+  expect(text).toMatch(/91,G6,oct L1 L3 R1 sideBb,true,8,/);
+  await page.getByRole('link', { name: 'Print the chart' }).click();
+  await expect(page.getByTestId('high-sheet')).toContainText(/spoke \d of 8/);
+
+  // Any exercise that holds the note now shows the keys the player settled on; the cautions of today are read.
+  await page.goto('/stand/drill/highByStep?note=91&climb=1&tempoBpm=120&start=countIn');
+  await inPhase(page, 'armed').waitFor();
+  await expect(page.getByText(/^Throat: do not squeeze it/)).toHaveCount(0);
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await expect(
+    page.getByTestId('fingered').getByRole('img', { name: /left 1, left 3, right 1, side B flat/ }),
+  ).toBeVisible({ timeout: 10_000 });
+});
+
+test('full to subtone and back, seen on the bench against its window, which can be moved', async ({
+  page,
+}) => {
+  await page.goto('/ladder');
+  await page.getByRole('link', { name: 'Subtone' }).click();
+  await page.getByRole('button', { name: 'D 4: 0 of 0' }).click();
+  await page.getByRole('link', { name: 'Full, subtone, and back' }).click();
+  await expect(page).toHaveURL(/fullToSubtone.*note=62/);
+  await page.goto('/stand/drill/fullToSubtone?note=62&to=62&tempoBpm=90');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('tone')).toHaveText('subtone', { timeout: 20_000 });
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await page.getByRole('link', { name: 'leave' }).click();
+  await expect(page).toHaveURL(/\/ladder\/subtone\?note=62/);
+  await expect(page.getByTestId('subtone-last')).toHaveText(
+    /^A subtone: \d+ dB airier, \d+ dB softer, \d+ % as bright\./,
+  );
+  await expect(page.getByRole('img', { name: /D 4 against its full tone: 1 of 1/ })).toBeVisible();
+  await page.getByText('What counts as a subtone').click();
+  await expect(page.getByRole('group', { name: 'Airier by at least' })).toContainText('6 dB');
+  await page.getByRole('button', { name: 'Airier by at least: more' }).click();
+  await expect(page.getByRole('group', { name: 'Airier by at least' })).toContainText('7 dB');
+  await page.getByRole('button', { name: 'as usual' }).click();
+  await expect(page.getByRole('group', { name: 'Airier by at least' })).toContainText('6 dB');
+});
