@@ -59,6 +59,7 @@ const browser = await chromium.launch(CHROMIUM);
 try {
   await inLook(browser, DESK, async (page) => {
     await shoot(page, 'takes');
+    await page.goto('/takes?note=67');
     await page
       .getByRole('link', { name: /slipped/ })
       .filter({ hasNotText: 'Quiet descent' })
@@ -68,12 +69,6 @@ try {
     await page.waitForTimeout(500);
     await page.getByTestId('take-ribbon').click({ position: { x: 640, y: 150 } });
     await shoot(page, 'take');
-    await page.getByLabel('Lay another take over it').selectOption({ index: 1 });
-    await page.locator('circle').first().waitFor();
-    await page.getByText('Ink is this take').evaluate((line) => line.scrollIntoView({ block: 'start' }));
-    await page.mouse.wheel(0, -400);
-    await page.waitForTimeout(500);
-    await shoot(page, 'compare');
     await page.goto('/takes/round/demo-round-2');
     await page.getByTestId('round-verdict').waitFor();
     await page.waitForTimeout(500);
@@ -131,10 +126,14 @@ try {
     await page.locator('.recharts-line').first().waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'match');
-    await page.goto('/shelf/sheet?of=octaveRestart&of=vowelSweep');
-    await page.locator('.engraving svg').nth(8).waitFor();
+    await page.goto('/ladder/subtone');
+    await page.locator('.recharts-scatter').first().waitFor();
     await page.waitForTimeout(500);
-    await shoot(page, 'sheet');
+    await shoot(page, 'subtone');
+    await page.goto('/high');
+    await page.getByTestId('high-figures').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'high-notes');
   });
   await inLook(browser, STAGE, async (page) => {
     await page.goto('/stand/swell?note=58');

@@ -32,7 +32,7 @@ export interface TakeAnalysis {
 /**
  * Judges a finished take: follows its exercise through what was played and measures every item where it was found.
  * `foreign` are the metronome clicks and holes found in its sound: what they touch is not measured. Returns null where
- * no tone was heard and no air was asked for.
+ * neither a tone nor a squawk was heard and no air was asked for.
  */
 export function analyseTake(
   track: FrameTrack,
@@ -44,7 +44,7 @@ export function analyseTake(
   const found = findItems(judging);
   // Bare air is something to judge where it was asked for.
   const asksAir = score.some(({ item }) => item.kind === 'air');
-  if (!asksAir && found.every((item) => item === null)) return null;
+  const isSilent = !asksAir && found.every((item) => item === null);
   const zeros = beatZeros(judging, found);
   /** Phrases whose beat has been set by a note of theirs. */
   const begun = new Set<number>();
@@ -99,6 +99,8 @@ export function analyseTake(
         )
       : judgeBetween(judging, found, index, zeros[timed.phrase]),
   );
+  // A squawk is no tone, but it is news.
+  if (isSilent && !items.some(hasSquawked)) return null;
   return {
     beatZeroSeconds: zeros[0],
     items,
@@ -108,6 +110,9 @@ export function analyseTake(
     notJudged: context.droneSpoils ? ['pitch', 'onset'] : [],
   };
 }
+
+const hasSquawked = ({ verdict }: ItemAnalysis) =>
+  verdict?.findings.some(({ kind }) => kind === 'onlySquawk') ?? false;
 
 /** The end of a note rings and releases. */
 const RINGS_FRAMES = 10;

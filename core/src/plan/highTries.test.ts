@@ -109,6 +109,12 @@ it('tells what came of every try at a high note, over horns and notes, and print
   expect(wrong).toEqual([]);
 }, 60_000);
 
+it('keeps a take in which nothing but squawks came', () => {
+  const squawk = (item: number): ItemFault => ({ item, kind: 'squawk', seconds: 9 });
+  const tries = tried('alto', 93, true, [0, 2, 4, 6].map(squawk), 3);
+  expect(tries.map(({ outcome }) => outcome)).toEqual(['squawk', 'squawk', 'squawk', 'squawk']);
+});
+
 it('says which fingering speaks best only where the tries tell', () => {
   const tries = (fingering: string, told: string): HighTry[] =>
     [...told].map((each, at) => ({

@@ -3,17 +3,24 @@ import Dexie from 'dexie';
 import { beforeEach, expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
+import { writtenMidi } from '@inner-hum/core/horn';
 import {
+  addMouthpiece,
   appendChunk,
   beginTake,
   changeSettings,
   database,
+  decideOn,
   DEFAULT_SETTINGS,
   deleteTake,
   finishTake,
+  firstMouthpiece,
+  listMouthpieces,
   listTakes,
   loadSamples,
+  mouthpieceOf,
   openDatabase,
+  preferredFingerings,
   purgeDeleted,
   readSettings,
   readTakeFrames,
@@ -140,4 +147,27 @@ it('opens what an older version stored, with its figures under their new names',
     f0Hz: Float32Array.of(220, NaN),
     partialsDb: new Float32Array(32).fill(NaN),
   });
+  expect(judged).toMatchObject({ mouthpieceId: 'alto.first', strain: null });
+});
+
+it('keeps one settled fingering a note and mouthpiece, and what was taken off stays off', async () => {
+  const g6 = { mouthpieceId: firstMouthpiece('alto'), writtenMidi: writtenMidi(91) };
+  await decideOn({ ...g6, fingering: 'oct.L2' }, { preferred: true }, 1);
+  await decideOn({ ...g6, fingering: 'oct.L3' }, { preferred: true }, 2);
+  await decideOn({ ...g6, writtenMidi: writtenMidi(93), fingering: 'oct.L2' }, { preferred: true }, 3);
+  await decideOn({ ...g6, fingering: 'oct' }, { removed: true }, 4);
+  expect([...(await preferredFingerings(g6.mouthpieceId))]).toEqual([
+    [91, 'oct.L3'],
+    [93, 'oct.L2'],
+  ]);
+  await decideOn({ ...g6, fingering: 'oct.L3' }, { removed: true, preferred: false }, 5);
+  expect((await preferredFingerings(g6.mouthpieceId)).has(91)).toBe(false);
+
+  expect((await listMouthpieces('alto')).map(({ name }) => name)).toEqual(['']);
+  await addMouthpiece('alto', 'the wide one', 6);
+  expect((await listMouthpieces('alto')).map(({ name }) => name)).toEqual(['', 'the wide one']);
+  const worn = mouthpieceOf(await readSettings());
+  expect(worn).not.toBe(g6.mouthpieceId);
+  expect([...(await preferredFingerings(worn))]).toEqual([]);
+  expect(mouthpieceOf({ ...(await readSettings()), hornId: 'tenor' })).toBe('tenor.first');
 });
