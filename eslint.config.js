@@ -14,6 +14,7 @@ const coreFolders = [
   'tone',
   'judge',
   'plan',
+  'tendency',
   'standin',
   'formats',
 ];
@@ -26,6 +27,7 @@ const coreMay = {
   tone: ['hearing', 'horn', 'stats', 'signal'],
   judge: ['tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   plan: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
+  tendency: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],
   formats: ['plan', 'judge', 'hearing', 'exercise', 'horn', 'signal'],

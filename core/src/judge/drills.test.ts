@@ -356,6 +356,8 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['vibratoTones', 0, { beats: 6, start: 'countIn' }],
   ['highTries', 0, { note: 93, tries: 3 }],
   ['highImagine', 0, { note: 92 }, FEW],
+  ['chartRun', 4, {}, FEW],
+  ['mouthpieceMove', 0, {}, FEW],
   // As far as the note itself: what follows a wrong partial of the same pitch has no edge to measure.
   ['highByOvertone', 0, { note: 94 }, 5],
   ['highByStep', 0, { note: 93, start: 'countIn' }],

@@ -27,7 +27,7 @@ export function playersHorn({
 }
 
 const isWord = (option: Option | undefined) =>
-  option?.kind === 'choice' || option?.kind === 'mark' || option?.kind === 'keys';
+  option?.kind === 'choice' || option?.kind === 'mark' || option?.kind === 'keys' || option?.kind === 'notes';
 
 /** Reads what was chosen of a family from the address, option by option; what is missing or wrong becomes the usual. */
 export function readDrill(search: URLSearchParams, family: Family, horn: Horn): Choices {
@@ -66,5 +66,7 @@ export function roomOf(family: Family, horn: Horn, { note, keys }: Choices): str
     ...(keys && { keys: String(keys) }),
   }).toString();
   if (family.options(horn)?.keys) return `/high?${at}`;
+  if (family.id === 'chartRun') return '/map';
+  if (family.id === 'mouthpieceMove') return '/map/mouthpiece';
   return SUBTONES.has(family.id) ? `/ladder/subtone?${at}` : '/shelf';
 }

@@ -7,6 +7,7 @@ import {
   giveReadAt,
   giveResponse,
 } from './upgrades.ts';
+import { daysOfTakes } from './tendencyDays.ts';
 import type {
   CalibrationRecord,
   ChunkRecord,
@@ -17,6 +18,7 @@ import type {
   RoundRecord,
   SettingsRecord,
   TakeRecord,
+  TendencyDayRecord,
 } from './records.ts';
 
 /** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
@@ -30,6 +32,7 @@ class InnerHumDatabase extends Dexie {
   exercises!: Table<OwnExercise, string>;
   mouthpieces!: Table<MouthpieceRecord, string>;
   highFingerings!: Table<HighFingeringRecord, string>;
+  tendencyDays!: Table<TendencyDayRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -58,6 +61,12 @@ class InnerHumDatabase extends Dexie {
       .upgrade(async (transaction) => {
         await transaction.table('takes').toCollection().modify(giveMouthpiece);
         await transaction.table('settings').toCollection().modify(giveReadAt);
+      });
+    this.version(7)
+      .stores({ tendencyDays: 'id, [mouthpieceId+source+day]' })
+      .upgrade(async (transaction) => {
+        const takes = await transaction.table<TakeRecord>('takes').toArray();
+        await transaction.table('tendencyDays').bulkPut(daysOfTakes(takes));
       });
   }
 }

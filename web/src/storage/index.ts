@@ -10,6 +10,7 @@ export type {
   SettingsRecord,
   StandKeys,
   TakeRecord,
+  TendencyDayRecord,
   WholeTake,
 } from './records.ts';
 export { DEFAULT_SETTINGS } from './records.ts';
@@ -20,3 +21,4 @@ export * from './rounds.ts';
 export * from './ownExercises.ts';
 export * from './mouthpieces.ts';
 export * from './highFingerings.ts';
+export { listTendencyDays } from './tendencyDays.ts';

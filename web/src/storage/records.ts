@@ -89,6 +89,16 @@ export interface HighFingeringRecord {
   changedAt: number;
 }
 
+/** What the takes of one day tell of every note, with one mouthpiece, from one kind of source; see the core's `DayCells`. */
+export interface TendencyDayRecord {
+  id: string;
+  mouthpieceId: string;
+  source: TakeRecord['source'];
+  /** `yyyy-MM-dd`. */
+  day: string;
+  cells: Float64Array<ArrayBuffer>;
+}
+
 /** Part of a take's sound; parts are numbered from 0 without holes. */
 export interface ChunkRecord {
   takeId: string;

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { format } from 'date-fns';
 import Dexie from 'dexie';
 import { beforeEach, expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
@@ -17,6 +18,7 @@ import {
   firstMouthpiece,
   listMouthpieces,
   listTakes,
+  listTendencyDays,
   loadSamples,
   mouthpieceOf,
   openDatabase,
@@ -123,7 +125,14 @@ it('opens what an older version stored, with its figures under their new names',
     },
   };
   await old.table('takes').bulkAdd([
-    { ...record, id: 'judged', kind: 'swell', state: 'kept', context: { exercise }, analysis },
+    {
+      ...record,
+      id: 'judged',
+      kind: 'swell',
+      state: 'kept',
+      context: { exercise, scale: DEFAULT_SCALE },
+      analysis,
+    },
     { ...record, id: 'free', state: 'kept' },
   ]);
   await old.table('frames').add({ takeId: 'judged', columns: { f0Hz: Float32Array.of(220, NaN) } });
@@ -147,6 +156,10 @@ it('opens what an older version stored, with its figures under their new names',
     f0Hz: Float32Array.of(220, NaN),
     partialsDb: new Float32Array(32).fill(NaN),
   });
+  // The fake take has no level: it counts for no pitch, but its day is there.
+  expect((await listTendencyDays('alto.first', 'microphone')).map(({ day }) => day)).toEqual([
+    format(record.startedAt, 'yyyy-MM-dd'),
+  ]);
   expect(judged).toMatchObject({ mouthpieceId: 'alto.first', strain: null });
 });
 

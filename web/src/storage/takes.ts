@@ -4,6 +4,7 @@ import type { Call, Strain, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import type { TakeRecord } from './records.ts';
+import { rebuildDay } from './tendencyDays.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
 
@@ -28,13 +29,23 @@ export async function writePlayerNote(takeId: string, playerNote: string): Promi
   await database().takes.update(takeId, { playerNote });
 }
 
+/** Its day counts it no longer, or again. */
+async function setDeleted(takeId: string, deletedAt: number | null): Promise<void> {
+  const db = database();
+  await db.transaction('rw', db.takes, db.tendencyDays, async () => {
+    await db.takes.update(takeId, { deletedAt });
+    const take = await db.takes.get(takeId);
+    if (take) await rebuildDay(take);
+  });
+}
+
 /** Takes a take off the list. It stays whole for a day, so that undo is always possible. */
 export async function deleteTake(takeId: string, now: number): Promise<void> {
-  await database().takes.update(takeId, { deletedAt: now });
+  await setDeleted(takeId, now);
 }
 
 export async function undoDelete(takeId: string): Promise<void> {
-  await database().takes.update(takeId, { deletedAt: null });
+  await setDeleted(takeId, null);
 }
 
 /** Erases what was deleted more than a day ago. */

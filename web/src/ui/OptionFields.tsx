@@ -31,8 +31,8 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
     const label = labelOf(name, options, t);
     const set = (value: number | string) => onChange({ [name]: value });
     const value = choices[name] ?? option.usual;
-    // Fingerings are chosen in High notes.
-    if (option.kind === 'keys') return null;
+    // Fingerings are chosen in High notes, the notes of a chart run on the Horn map.
+    if (option.kind === 'keys' || option.kind === 'notes') return null;
     if (option.kind === 'choice' && option.values.length <= 4)
       return (
         <Choice
@@ -78,7 +78,11 @@ function valueText(value: string, t: TFunction): string {
   return /^[A-G][b#]?$/.test(value) ? signedKey(value) : t(`chosen.${value as 'both'}`);
 }
 
-function step(option: Exclude<Option, { kind: 'choice' | 'keys' }>, value: number | string, by: 1 | -1) {
+function step(
+  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' }>,
+  value: number | string,
+  by: 1 | -1,
+) {
   if (option.kind === 'mark') {
     const index = DYNAMIC_MARKS.findIndex((mark) => mark === value) + by;
     return DYNAMIC_MARKS[Math.max(0, Math.min(DYNAMIC_MARKS.length - 1, index))];
@@ -89,13 +93,15 @@ function step(option: Exclude<Option, { kind: 'choice' | 'keys' }>, value: numbe
 }
 
 function shown(
-  option: Exclude<Option, { kind: 'choice' | 'keys' }>,
+  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' }>,
   value: number | string,
   naming: NoteNaming,
   hornId: HornId,
   t: TFunction,
 ): ReactNode {
   if (option.kind === 'mark') return <em>{value}</em>;
+  if (option.kind === 'number' && option.unit === 'tenthMm')
+    return t('option.unit.tenthMm', { mm: (Number(value) / 10).toFixed(1) });
   if (option.kind === 'number') return t(`option.unit.${option.unit}`, { count: Number(value) });
   const midi = Number(value);
   const read = option.kind === 'sounding' ? toSounding(writtenMidi(midi), hornById(hornId)) : midi;

@@ -51,7 +51,9 @@ export type FamilyId =
   | 'highHold'
   | 'highSwell'
   | 'voicingDrop'
-  | 'highScales';
+  | 'highScales'
+  | 'chartRun'
+  | 'mouthpieceMove';
 
 /** What a family is good for. */
 export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'compare'] as const;

@@ -6,6 +6,7 @@ import { beatsOnOff } from './beatsOnOff.ts';
 import { beforeAfter } from './beforeAfter.ts';
 import { dropToBottom, returnToBottom } from './bottomReturns.ts';
 import { breakDrill } from './breakDrill.ts';
+import { chartRunDrill, mouthpieceMove } from './chartRun.ts';
 import { chromaticTones } from './chromaticTones.ts';
 import type { Family } from './family.ts';
 import { fullScales, highScales, scaleEndDrill } from './fullScales.ts';
@@ -82,6 +83,8 @@ export const FAMILIES: readonly Family[] = [
   highSwell,
   voicingDrop,
   highScales,
+  chartRunDrill,
+  mouthpieceMove,
   beforeAfter,
 ];
 

@@ -6,7 +6,7 @@ export type Option =
   | { kind: 'note' | 'sounding'; least: number; most: number; usual: number }
   | {
       kind: 'number';
-      unit: 'bpm' | 'beats' | 'times' | 'halfSteps' | 'partial';
+      unit: 'bpm' | 'beats' | 'times' | 'halfSteps' | 'partial' | 'tenthMm';
       least: number;
       most: number;
       step: number;
@@ -15,6 +15,8 @@ export type Option =
   | { kind: 'mark'; usual: DynamicMark }
   /** Keys that are pressed, as one word; see `fingeringKey`. Empty: those of the note. */
   | { kind: 'keys'; usual: '' }
+  /** Written notes in order, as one word of MIDI numbers; empty: all. */
+  | { kind: 'notes'; usual: '' }
   | { kind: 'choice'; values: readonly string[]; usual: string };
 
 /** Names of options; they stand in addresses, and each has words in the message file. */
@@ -46,6 +48,8 @@ export type OptionName =
   | 'from'
   | 'loud'
   | 'keys'
+  | 'notes'
+  | 'pull'
   | 'vibrato';
 
 export type Options = { readonly [Name in OptionName]?: Option };
@@ -58,7 +62,7 @@ export type Chosen<Own> = {
     ? DynamicMark
     : Own[Name] extends { kind: 'choice'; values: readonly (infer Value)[] }
       ? Value
-      : Own[Name] extends { kind: 'keys' }
+      : Own[Name] extends { kind: 'keys' | 'notes' }
         ? string
         : number;
 };
@@ -89,6 +93,18 @@ export const choiceOption = <const Value extends string>(values: readonly Value[
 export const startOption = (usual: 'playToStart' | 'countIn') =>
   choiceOption(['playToStart', 'countIn'], usual);
 
+/** As many as an exercise may have phrases. */
+const MOST_NOTES = 60;
+export const notesOption = { kind: 'notes', usual: '' } as const;
+
+/** The notes of such a word; what is no note is left out. */
+export const readNotes = (word: string): number[] =>
+  word
+    .split('.')
+    .map(Number)
+    .filter((midi) => Number.isInteger(midi) && midi >= 40 && midi <= 110)
+    .slice(0, MOST_NOTES);
+
 export const keysOption = { kind: 'keys', usual: '' } as const;
 
 /** The value of one option: what was chosen where it can be, brought inside its bounds, else what is usual. */
@@ -97,6 +113,7 @@ export function chosenOf(option: Option, value: unknown): number | string {
     const values: readonly string[] = option.kind === 'mark' ? DYNAMIC_MARKS : option.values;
     return typeof value === 'string' && values.includes(value) ? value : option.usual;
   }
+  if (option.kind === 'notes') return typeof value === 'string' ? readNotes(value).join('.') : '';
   if (option.kind === 'keys') return typeof value === 'string' ? fingeringKey(readFingeringKey(value)) : '';
   if (typeof value !== 'number' || !Number.isFinite(value)) return option.usual;
   return between(option.least, option.most, Math.round(value));

@@ -18,6 +18,7 @@ const AT_THE_STAND: readonly OptionName[] = [
   'key',
   'end',
   'form',
+  'pull',
   'tempoBpm',
   'start',
 ];

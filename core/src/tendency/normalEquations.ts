@@ -1,0 +1,175 @@
+import { CELL } from './cells.ts';
+import { isBorder, PRIOR } from './prior.ts';
+
+/** Which notes the unknowns are of: pitches of all notes, then bends of all notes, then the curve of the bend, then the warm-up. */
+export interface Unknowns {
+  lowest: number;
+  notes: number;
+  size: number;
+}
+
+export const unknownsOf = (lowest: number, highest: number): Unknowns => {
+  const notes = highest - lowest + 1;
+  return { lowest, notes, size: 2 * notes + 2 };
+};
+
+/** Standard deviations in cents: within a cell, of a note from day to day, and of whole days. */
+export interface Spread {
+  within: number;
+  cell: number;
+  day: number;
+}
+
+/** All cells of a map in one row, with where each day begins. */
+export interface CellTable {
+  rows: Float64Array;
+  /** First row of each day, and at the end the number of rows. */
+  starts: readonly number[];
+}
+
+/** What a cell has to do with the unknowns: pitch (1), bend (level), curve of the bend (level²), warm-up. */
+export const COLUMNS = 4;
+
+/** The sums of one cell that the model needs, its own random offset already taken out. */
+export interface CellSums {
+  /** Products of the columns, row by row. */
+  products: Float64Array;
+  /** Columns with cents. */
+  cents: Float64Array;
+}
+
+export const newSums = (): CellSums => ({
+  products: new Float64Array(COLUMNS * COLUMNS),
+  cents: new Float64Array(COLUMNS),
+});
+
+const plain = new Float64Array(COLUMNS);
+
+/** Writes the sums of a cell. `curve`: which warm-up curve; null: none. */
+export function cellSumsInto(
+  out: CellSums,
+  { rows }: CellTable,
+  row: number,
+  curve: number | null,
+  spread: Spread,
+  weight: number,
+): void {
+  const at = row * CELL.width;
+  const k = at + CELL.curves + 5 * (curve ?? 0);
+  const warm = (place: number) => (curve === null ? 0 : rows[k + place]);
+  const n = rows[at + CELL.count];
+  const [L, L2, L3, L4] = [
+    rows[at + CELL.level],
+    rows[at + CELL.level2],
+    rows[at + CELL.level3],
+    rows[at + CELL.level4],
+  ];
+  const y = rows[at + CELL.cents];
+  const { products, cents } = out;
+  products.set([
+    n,
+    L,
+    L2,
+    warm(0),
+    L,
+    L2,
+    L3,
+    warm(2),
+    L2,
+    L3,
+    L4,
+    warm(3),
+    warm(0),
+    warm(2),
+    warm(3),
+    warm(1),
+  ]);
+  cents.set([y, rows[at + CELL.levelCents], rows[at + CELL.level2Cents], warm(4)]);
+  plain.set([n, L, L2, warm(0)]);
+  // A random offset of the cell: what all its points share counts once.
+  const inner = 1 / spread.within ** 2;
+  const shared = inner ** 2 / (n * inner + 1 / spread.cell ** 2);
+  for (let i = 0; i < COLUMNS; i++) {
+    for (let j = 0; j < COLUMNS; j++)
+      products[i * COLUMNS + j] = weight * (inner * products[i * COLUMNS + j] - shared * plain[i] * plain[j]);
+    cents[i] = weight * (inner * cents[i] - shared * plain[i] * y);
+  }
+}
+
+/**
+ * Normal equations of penalised least squares: cells weighted, the offset of each day taken out (Schur complement), notes and
+ * bends tied to their neighbours. `curve`: which warm-up curve; null: none. Writes the symmetric matrix, row by row, and the right side.
+ */
+export function normalEquations(
+  table: CellTable,
+  { lowest, notes, size }: Unknowns,
+  curve: number | null,
+  spread: Spread,
+  weights: Float64Array,
+): { matrix: Float64Array; right: Float64Array } {
+  const matrix = new Float64Array(size * size);
+  const right = new Float64Array(size);
+  const [bow, warm] = [size - 2, size - 1];
+  const add = (i: number, j: number, value: number) => {
+    matrix[i * size + j] += value;
+    if (i !== j) matrix[j * size + i] += value;
+  };
+  const touched = new Int32Array(size);
+  const dayRow = new Float64Array(size);
+  const sums = newSums();
+  for (let d = 0; d + 1 < table.starts.length; d++) {
+    let [dayDay, dayY, count] = [1 / spread.day ** 2, 0, 0];
+    for (let row = table.starts[d]; row < table.starts[d + 1]; row++) {
+      if (weights[row] === 0) continue;
+      cellSumsInto(sums, table, row, curve, spread, weights[row]);
+      const { products, cents } = sums;
+      const i = table.rows[row * CELL.width + CELL.midi] - lowest;
+      const places = [i, notes + i, bow, warm];
+      for (let a = 0; a < COLUMNS; a++) {
+        for (let b = 0; b <= a; b++) add(places[a], places[b], products[a * COLUMNS + b]);
+        right[places[a]] += cents[a];
+        dayRow[places[a]] += products[a];
+      }
+      touched[count++] = i;
+      touched[count++] = notes + i;
+      dayDay += products[0];
+      dayY += cents[0];
+    }
+    if (count === 0) continue;
+    touched[count++] = bow;
+    touched[count++] = warm;
+    for (let a = 0; a < count; a++) {
+      const i = touched[a];
+      right[i] -= (dayRow[i] / dayDay) * dayY;
+      for (let c = 0; c <= a; c++) add(i, touched[c], (-dayRow[i] * dayRow[touched[c]]) / dayDay);
+    }
+    for (let a = 0; a < count; a++) dayRow[touched[a]] = 0;
+  }
+  tie(matrix, right, { lowest, notes, size });
+  return { matrix, right };
+}
+
+/** What is likely before anything is played. */
+function tie(matrix: Float64Array, right: Float64Array, { lowest, notes, size }: Unknowns): void {
+  const ridge = (i: number, sd: number, mean: number) => {
+    matrix[i * size + i] += 1 / sd ** 2;
+    right[i] += mean / sd ** 2;
+  };
+  const link = (i: number, j: number, sd: number) => {
+    const strength = 1 / sd ** 2;
+    matrix[i * size + i] += strength;
+    matrix[j * size + j] += strength;
+    matrix[i * size + j] -= strength;
+    matrix[j * size + i] -= strength;
+  };
+  for (let i = 0; i < notes; i++) {
+    ridge(i, PRIOR.note, 0);
+    ridge(notes + i, PRIOR.bend, PRIOR.bendMean);
+    if (i === 0) continue;
+    const over = isBorder(lowest + i);
+    link(i - 1, i, over ? PRIOR.noteStepOver : PRIOR.noteStep);
+    link(notes + i - 1, notes + i, over ? PRIOR.bendStepOver : PRIOR.bendStep);
+  }
+  ridge(size - 2, PRIOR.bow, 0);
+  ridge(size - 1, PRIOR.warmUp, 0);
+}

@@ -1,0 +1,72 @@
+import { cellsOfDay, observationsIn, type ObservedTake } from '@inner-hum/core/tendency';
+import { format, startOfDay } from 'date-fns';
+import { database } from './database.ts';
+import type { TakeRecord, TendencyDayRecord } from './records.ts';
+
+const dayOf = (ms: number) => format(ms, 'yyyy-MM-dd');
+const DAY_MS = 24 * 3600_000;
+
+type Player = Pick<TakeRecord, 'mouthpieceId' | 'source'>;
+
+const idOf = ({ mouthpieceId, source }: Player, day: string) => `${mouthpieceId}/${source}/${day}`;
+
+const counts = ({ state, deletedAt, analysis }: TakeRecord) =>
+  state === 'kept' && deletedAt === null && analysis !== null;
+
+function observed({ context, analysis, startedAt, lengthSeconds }: TakeRecord): ObservedTake[] {
+  if (!context || !analysis) return [];
+  const notes = observationsIn(context, analysis);
+  return notes.length === 0 ? [] : [{ startedAt, lengthSeconds, notes }];
+}
+
+function dayRecord(player: Player, day: string, takes: readonly TakeRecord[]): TendencyDayRecord {
+  const { mouthpieceId, source } = player;
+  const { cells } = cellsOfDay(day, takes.flatMap(observed));
+  return { id: idOf(player, day), mouthpieceId, source, day, cells };
+}
+
+/** Makes the day of a take anew from all its takes: whatever was added or taken away, the day is what its takes are. */
+export async function rebuildDay(take: Player & Pick<TakeRecord, 'startedAt'>): Promise<void> {
+  const { takes, tendencyDays } = database();
+  const from = startOfDay(take.startedAt).getTime();
+  const day = dayOf(take.startedAt);
+  // The hour that clocks are set back belongs to its day as well.
+  const near = await takes
+    .where('startedAt')
+    .between(from, from + DAY_MS + 2 * 3600_000)
+    .toArray();
+  const own = near.filter(
+    (each) =>
+      counts(each) &&
+      dayOf(each.startedAt) === day &&
+      each.mouthpieceId === take.mouthpieceId &&
+      each.source === take.source,
+  );
+  const record = dayRecord(take, day, own);
+  if (record.cells.length > 0) await tendencyDays.put(record);
+  else await tendencyDays.delete(record.id);
+}
+
+/** The days of all takes there are; of the takes of a whole database. */
+export function daysOfTakes(takes: readonly TakeRecord[]): TendencyDayRecord[] {
+  const groups = new Map<string, TakeRecord[]>();
+  for (const take of takes.filter(counts)) {
+    const id = idOf(take, dayOf(take.startedAt));
+    groups.set(id, [...(groups.get(id) ?? []), take]);
+  }
+  return [...groups.values()]
+    .map((group) => dayRecord(group[0], dayOf(group[0].startedAt), group))
+    .filter(({ cells }) => cells.length > 0);
+}
+
+/** Days with one mouthpiece from one kind of source, oldest first, from a day on (`yyyy-MM-dd`; empty: all). */
+export async function listTendencyDays(
+  mouthpieceId: string,
+  source: TakeRecord['source'],
+  from = '',
+): Promise<TendencyDayRecord[]> {
+  return database()
+    .tendencyDays.where('[mouthpieceId+source+day]')
+    .between([mouthpieceId, source, from], [mouthpieceId, source, '\uffff'])
+    .toArray();
+}
