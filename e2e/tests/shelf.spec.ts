@@ -21,7 +21,9 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
     page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /^Play / }) }),
   ).toHaveCount(1);
   await expect(row.locator('.engraving svg')).toBeVisible();
-  await row.getByRole('button', { name: /Keep .* at hand/ }).click();
+  const star = row.getByRole('button', { name: /Keep .* at hand/ });
+  await star.click();
+  await expect(star).toHaveAttribute('aria-pressed', 'true');
   await page.goto('/shelf?shown=favourites');
   await row.getByRole('link', { name: 'Alternating swells', exact: true }).click();
   await page.getByRole('group', { name: 'Tempo' }).getByRole('button', { name: /more/ }).click();

@@ -20,6 +20,7 @@ export {
   type MouthpieceModel,
   type RetestedNote,
 } from './mouthpiece.ts';
+export { REGISTER_BORDERS } from './prior.ts';
 export { evennessOf, type Evenness, type NoteEvenness, type NoteValue } from './evenness.ts';
 export { chartRun } from './chartRun.ts';
 export { CAUSES, findingsOf, type Cause, type Evidence, type MapFinding } from './findings.ts';

@@ -21,6 +21,6 @@ export const PRIOR = {
 } as const;
 
 /** Between these notes another register begins: over the break, into the palm keys, into altissimo. */
-const BORDERS: readonly number[] = [74, 86, 91];
+export const REGISTER_BORDERS: readonly number[] = [74, 86, 91];
 
-export const isBorder = (upper: WrittenMidi | number) => BORDERS.includes(upper);
+export const isBorder = (upper: WrittenMidi | number) => REGISTER_BORDERS.includes(upper);

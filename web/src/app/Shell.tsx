@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useLocation } from 'react-router';
 
-const ROOMS = ['stand', 'takes', 'ladder', 'high', 'shelf', 'case'] as const;
+const ROOMS = ['stand', 'takes', 'map', 'ladder', 'high', 'shelf', 'case'] as const;
 
 /** The rail of rooms beside the room one is in; on a phone the rooms lie below. */
 export function Shell() {

@@ -71,6 +71,7 @@ const config = defineConfig({
         chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),
+        quarter: plain('236px'),
         noteColumn: plain('216px'),
         full: plain('100%'),
         screen: plain('100dvh'),

@@ -157,6 +157,8 @@ export interface SettingsRecord {
   mouthpieceIds: Partial<Record<HornId, string>>;
   /** What counts as a subtone. */
   subtoneWindow: SubtoneWindow;
+  /** Findings of the Horn map that were put aside, by what they rest on. */
+  dismissedFindings: string[];
   /** Minutes a day that the player wants not to pass; null: no limit. */
   caps: { highMinutes: number | null; loudMinutes: number | null };
 }
@@ -215,6 +217,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   favourites: [],
   cautionsReadAt: {},
   mouthpieceIds: {},
+  dismissedFindings: [],
   subtoneWindow: SUBTONE_WINDOW,
   caps: { highMinutes: 15, loudMinutes: null },
   keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n' },

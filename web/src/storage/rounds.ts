@@ -1,3 +1,4 @@
+import type { HornId } from '@inner-hum/core/horn';
 import { database } from './database.ts';
 import type { RoundRecord, TakeRecord } from './records.ts';
 
@@ -13,5 +14,19 @@ export async function readRound(id: string): Promise<RoundRecord | null> {
 /** The takes of a round as they were played; a phrase played again is there again. */
 export async function readRoundTakes(roundId: string): Promise<TakeRecord[]> {
   const takes = await database().takes.where('roundId').equals(roundId).sortBy('startedAt');
+  return takes.filter(({ state, deletedAt }) => state === 'kept' && deletedAt === null);
+}
+
+/** Rounds of one family on a horn, oldest first. */
+export async function listRounds(family: string, hornId: HornId): Promise<RoundRecord[]> {
+  return database()
+    .rounds.orderBy('startedAt')
+    .filter((round) => round.hornId === hornId && round.exercise.family === family)
+    .toArray();
+}
+
+/** The takes of several rounds, as they were played. */
+export async function takesOfRounds(roundIds: readonly string[]): Promise<TakeRecord[]> {
+  const takes = await database().takes.where('roundId').anyOf(roundIds).sortBy('startedAt');
   return takes.filter(({ state, deletedAt }) => state === 'kept' && deletedAt === null);
 }

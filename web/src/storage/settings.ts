@@ -68,6 +68,7 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
       mostBrightness: yup.number().min(0.1).max(1.5).required(),
     })
     .required(),
+  dismissedFindings: yup.array(yup.string().max(300).required()).max(500).required(),
   caps: yup.object({ highMinutes: minutes, loudMinutes: minutes }).required(),
   keys: yup
     .object({ watch: key, blind: key, click: key, drone: key, keep: key, pause: key, skip: key })

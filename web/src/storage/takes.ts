@@ -108,3 +108,13 @@ export async function strainSince(from: number, source: TakeRecord['source']): P
     });
   return sum;
 }
+
+/** When the first take from one kind of source was begun since a moment, in ms; null where none was. */
+export async function firstTakeSince(from: number, source: TakeRecord['source']): Promise<number | null> {
+  const first = await database()
+    .takes.where('startedAt')
+    .aboveOrEqual(from)
+    .filter((take) => isListed(take) && take.source === source)
+    .first();
+  return first?.startedAt ?? null;
+}

@@ -2,6 +2,7 @@ import { timeOf } from './demoTime.ts';
 import { keepDemoTake } from './keepDemoTake.ts';
 import { seedHigh } from './seedHigh.ts';
 import { seedLadder } from './seedLadder.ts';
+import { seedMap } from './seedMap.ts';
 import { seedRounds } from './seedRounds.ts';
 import { seedShelf } from './seedShelf.ts';
 import { buildSwell, type SwellShape } from '@inner-hum/core/exercise';
@@ -71,6 +72,7 @@ export async function seedDemo(client: SessionClient): Promise<void> {
   await seedRounds(client, today);
   await seedLadder(client, today);
   await seedHigh(client, today);
+  await seedMap(client, today);
   await seedShelf(today.getTime());
   await changeSettings({ visited: true, source: 'standIn' });
 }

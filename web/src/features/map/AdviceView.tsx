@@ -1,0 +1,121 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { familyById } from '@inner-hum/core/exercise';
+import { writtenMidi, type WrittenMidi } from '@inner-hum/core/horn';
+import type { MouthpieceAdvice, MouthpieceModel } from '@inner-hum/core/tendency';
+import { format } from 'date-fns';
+import { useTranslation } from 'react-i18next';
+import { drillAddress } from '../../session/index.ts';
+import { ActionLink, centsText, NoteGlyph, noteText, RoomHeading } from '../../ui/index.ts';
+import { AdvicePicture } from './AdvicePicture.tsx';
+import { adviceText } from './adviceText.ts';
+import type { HornMap } from './useHornMap.ts';
+
+interface AdviceViewProps {
+  data: HornMap;
+  advice: MouthpieceAdvice | null;
+  model: MouthpieceModel;
+  perMm(midi: WrittenMidi): number;
+  /** Since the first take of today; null where none was played yet. */
+  playedMinutes: number | null;
+}
+
+/** A horn is warm enough to be moved after so long. */
+const WARM_MINUTES = 4;
+/** What gets worse by more than this is a cost worth naming. */
+const COST_CENTS = 3;
+const TOLD = 4;
+/** Less is not worth a word. */
+const LEAST_COLD = 4;
+
+export function AdviceView({ data, advice, model, perMm, playedMinutes }: AdviceViewProps) {
+  const { t } = useTranslation();
+  const { horn, moves, settings, map } = data;
+  const family = familyById('mouthpieceMove');
+  const last = moves.at(-1);
+  const pull = advice && advice.pullOutMm !== 0 ? Math.round(10 * advice.pullOutMm) : 10;
+  const wait = WARM_MINUTES - (playedMinutes ?? 0);
+  const worse = (advice?.notes ?? [])
+    .filter(({ before, after }) => Math.abs(after) - Math.abs(before) > COST_CENTS)
+    .toSorted((a, b) => Math.abs(b.after) - Math.abs(a.after))
+    .slice(0, TOLD);
+  return (
+    <Box maxW="wide">
+      <RoomHeading
+        title={t('advise.title')}
+        aside={t('advise.aside', { horn: t(`horn.${horn.id}`) })}
+        end={
+          <ActionLink look="plain" to="/map">
+            {t('advise.back')}
+          </ActionLink>
+        }
+      />
+      <Box fontFamily="heading" fontSize="large" mb="2" maxW="page" data-testid="advice">
+        {adviceText(advice, t)}
+      </Box>
+      <Box color="muted" mb="4" maxW="prose">
+        {last
+          ? t('advise.measured', {
+              date: format(last.at, 'd MMMM'),
+              mm: Math.abs(last.pulledMm).toFixed(1),
+              percent: Math.round(100 * model.share),
+            })
+          : t('advise.estimate')}{' '}
+        {t('advise.perMm', {
+          low: Math.abs(perMm(horn.lowest)).toFixed(1),
+          lowNote: noteText(horn.lowest, settings.naming),
+          short: Math.abs(perMm(writtenMidi(73))).toFixed(1),
+          shortNote: noteText(73, settings.naming),
+        })}{' '}
+        {advice?.isLimited && t('advise.limited')}{' '}
+        {map.warmUp &&
+          map.warmUp.cents > Math.max(LEAST_COLD, 1.645 * map.warmUp.error) &&
+          t('advise.warmUp', { cents: Math.round(map.warmUp.cents), minutes: map.warmUp.minutes })}
+      </Box>
+      {advice && (
+        <>
+          <AdvicePicture notes={advice.notes} naming={settings.naming} label={t('advise.picture')} />
+          <Box mt="3" mb="5">
+            {advice.pullOutMm === 0 ? null : worse.length === 0 ? (
+              t('advise.noCost')
+            ) : (
+              <>
+                {t('advise.cost')}{' '}
+                {worse.map(({ writtenMidi: midi, before, after }, i) => (
+                  <span key={midi}>
+                    {i > 0 && '; '}
+                    <NoteGlyph midi={midi} naming={settings.naming} octave />{' '}
+                    {t('advise.fromTo', { before: centsText(before, t), after: centsText(after, t) })}
+                  </span>
+                ))}
+              </>
+            )}
+          </Box>
+        </>
+      )}
+      <Heading as="h2" fontFamily="heading" fontSize="large" mb="1">
+        {t('advise.retest')}
+      </Heading>
+      <Box maxW="prose" mb="3">
+        {t('advise.how')} {wait > 0 && t('advise.wait', { count: Math.ceil(wait) })}
+      </Box>
+      {family && (
+        <ActionLink look="main" to={drillAddress(family, horn, { pull })}>
+          {t('familyName.mouthpieceMove')}
+        </ActionLink>
+      )}
+      {last && (
+        <Flex as="ul" gap="6" wrap="wrap" mt="4" data-testid="retested">
+          {last.notes.map(({ writtenMidi: midi, movedCents }) => (
+            <li key={midi}>
+              <NoteGlyph midi={midi} naming={settings.naming} octave />{' '}
+              {t('advise.moved', {
+                cents: Math.abs(movedCents).toFixed(1),
+                wanted: Math.abs(last.pulledMm * perMm(midi)).toFixed(1),
+              })}
+            </li>
+          ))}
+        </Flex>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,31 @@
+import { Box } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { ActionLink } from '../../ui/index.ts';
+import { openFindings } from './openFindings.ts';
+import type { HornMap } from './useHornMap.ts';
+
+const SHOWN = 3;
+
+/** Likely causes in a line each, and the way to their evidence. */
+export function FindingLines({ data }: { data: HornMap }) {
+  const { t } = useTranslation();
+  const open = openFindings(data);
+  return (
+    <>
+      {open.length === 0 ? (
+        <Box>{t('suspect.none')}</Box>
+      ) : (
+        <Box as="ul" data-testid="findings">
+          {open.slice(0, SHOWN).map(({ key, cause }) => (
+            <li key={key}>{t(`suspect.${cause}.name`)}</li>
+          ))}
+        </Box>
+      )}
+      {data.findings.length > 0 && (
+        <ActionLink look="plain" to="/map/findings">
+          {t('suspect.evidence')}
+        </ActionLink>
+      )}
+    </>
+  );
+}

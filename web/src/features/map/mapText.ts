@@ -1,0 +1,54 @@
+import type { NoteEvenness } from '@inner-hum/core/tendency';
+import type { TFunction } from 'i18next';
+import { noteText } from '../../ui/index.ts';
+import { ROWS, type HornMap, type RowName } from './useHornMap.ts';
+
+/** A figure of a row in words with its unit. */
+export function rowText(name: RowName, value: number, t: TFunction): string {
+  switch (name) {
+    case 'responseMs':
+      return t('figure.ms', { ms: Math.round(value / 10) * 10 });
+    case 'holdSeconds':
+      return t('map.seconds', { seconds: value.toFixed(1) });
+    case 'breathDb':
+    case 'levelDb':
+      return t('figure.db', { db: value.toFixed(0) });
+    case 'brightness':
+      return t('map.harmonics', { harmonics: value.toFixed(1) });
+  }
+}
+
+interface Standing {
+  key: string;
+  note: number;
+  z: number;
+  text: string;
+}
+
+/** The notes that stick out most over all measures, at most `most`, one line a note and measure. */
+export function standingOut(map: HornMap, shift: number, most: number, t: TFunction): Standing[] {
+  const { naming } = map.settings;
+  const name = ({ writtenMidi }: NoteEvenness) => noteText(writtenMidi + shift, naming);
+  const pitch = (map.pitch?.stickOut ?? []).map((note): Standing => {
+    const off = Math.round(note.value - note.smooth);
+    return {
+      key: `pitch ${note.writtenMidi}`,
+      note: note.writtenMidi,
+      z: note.z,
+      text: t(off > 0 ? 'map.sharper' : 'map.flatter', { note: name(note), count: Math.abs(off) }),
+    };
+  });
+  const rows = (Object.keys(ROWS) as RowName[]).flatMap((row) =>
+    (map.rows[row]?.stickOut ?? []).map((note): Standing => ({
+      key: `${row} ${note.writtenMidi}`,
+      note: note.writtenMidi,
+      z: note.z,
+      text: t(`map.stands.${row}`, {
+        note: name(note),
+        value: rowText(row, note.value, t),
+        smooth: rowText(row, note.smooth, t),
+      }),
+    })),
+  );
+  return [...pitch, ...rows].toSorted((a, b) => Math.abs(b.z) - Math.abs(a.z)).slice(0, most);
+}
