@@ -1,7 +1,8 @@
 import { benchEar } from './ear/benchEar.ts';
 import { benchInterface } from './benchInterface.ts';
+import { benchMap } from './benchMap.ts';
 
-// npm run bench: measures everything and writes docs/benchmarks.md and docs/hearing.md; with `page` or `ear`, one of them.
+// npm run bench: measures everything and writes docs/benchmarks.md, docs/hearing.md and docs/map.md; with `page`, `ear` or `map`, one of them.
+const PARTS = { page: benchInterface, ear: benchEar, map: benchMap };
 const only = process.argv[2];
-if (only !== 'ear') await benchInterface();
-if (only !== 'page') await benchEar();
+for (const [name, run] of Object.entries(PARTS)) if (only === undefined || only === name) await run();

@@ -46,8 +46,8 @@ const SHAPE_CENTS = 1.5;
 const START: Spread = { within: 4, cell: 4, day: 6 };
 /** Beyond so many standard deviations a cell counts less (Huber 1964): 95 % efficient where nothing is odd. */
 const HUBER = 1.345;
-const MOST_ROUNDS = 12;
-const SAME_CENTS = 0.02;
+const MOST_ROUNDS = 10;
+const SAME_CENTS = 0.05;
 /** Fewer cells do not tell how far they scatter. */
 const LEAST_CELLS = 8;
 
@@ -109,10 +109,22 @@ function solve(
   return { values, cholesky, explained: values.reduce((sum, value, i) => sum + value * right[i], 0) };
 }
 
-/** Of all warm-up curves the one that explains most. */
+/** Of all warm-up curves the one that explains most: from the middle on uphill, for what they explain has one top. */
 function bestCurve(table: CellTable, unknowns: Unknowns, spread: Spread, weights: Float64Array): number {
-  const explained = WARM_UP_MINUTES.map((_, k) => solve(table, unknowns, k, spread, weights).explained);
-  return explained.indexOf(Math.max(...explained));
+  const known = new Map<number, number>();
+  const explained = (k: number) => {
+    const value = known.get(k) ?? solve(table, unknowns, k, spread, weights).explained;
+    known.set(k, value);
+    return value;
+  };
+  let best = Math.floor(WARM_UP_MINUTES.length / 2) - 1;
+  for (;;) {
+    const next = [best - 1, best + 1]
+      .filter((k) => k >= 0 && k < WARM_UP_MINUTES.length)
+      .find((k) => explained(k) > explained(best));
+    if (next === undefined) return best;
+    best = next;
+  }
 }
 
 /** Residual of each cell's mean in cents, and in its own standard deviations; NaN where it has no pitch. */

@@ -43,9 +43,7 @@ export const newSums = (): CellSums => ({
   cents: new Float64Array(COLUMNS),
 });
 
-const plain = new Float64Array(COLUMNS);
-
-/** Writes the sums of a cell. `curve`: which warm-up curve; null: none. */
+/** Writes the sums of a cell; allocates nothing. `curve`: which warm-up curve; null: none. */
 export function cellSumsInto(
   out: CellSums,
   { rows }: CellTable,
@@ -56,44 +54,36 @@ export function cellSumsInto(
 ): void {
   const at = row * CELL.width;
   const k = at + CELL.curves + 5 * (curve ?? 0);
-  const warm = (place: number) => (curve === null ? 0 : rows[k + place]);
+  const warm = curve === null ? 0 : 1;
+  const { products: p, cents } = out;
   const n = rows[at + CELL.count];
-  const [L, L2, L3, L4] = [
-    rows[at + CELL.level],
-    rows[at + CELL.level2],
-    rows[at + CELL.level3],
-    rows[at + CELL.level4],
-  ];
+  const L = rows[at + CELL.level];
+  const L2 = rows[at + CELL.level2];
+  const e = warm * rows[k];
   const y = rows[at + CELL.cents];
-  const { products, cents } = out;
-  products.set([
-    n,
-    L,
-    L2,
-    warm(0),
-    L,
-    L2,
-    L3,
-    warm(2),
-    L2,
-    L3,
-    L4,
-    warm(3),
-    warm(0),
-    warm(2),
-    warm(3),
-    warm(1),
-  ]);
-  cents.set([y, rows[at + CELL.levelCents], rows[at + CELL.level2Cents], warm(4)]);
-  plain.set([n, L, L2, warm(0)]);
   // A random offset of the cell: what all its points share counts once.
-  const inner = 1 / spread.within ** 2;
-  const shared = inner ** 2 / (n * inner + 1 / spread.cell ** 2);
-  for (let i = 0; i < COLUMNS; i++) {
-    for (let j = 0; j < COLUMNS; j++)
-      products[i * COLUMNS + j] = weight * (inner * products[i * COLUMNS + j] - shared * plain[i] * plain[j]);
-    cents[i] = weight * (inner * cents[i] - shared * plain[i] * y);
-  }
+  const inner = weight / spread.within ** 2;
+  const shared = weight / spread.within ** 4 / (n / spread.within ** 2 + 1 / spread.cell ** 2);
+  p[0] = inner * n - shared * n * n;
+  p[1] = inner * L - shared * n * L;
+  p[2] = inner * L2 - shared * n * L2;
+  p[3] = inner * e - shared * n * e;
+  p[4] = p[1];
+  p[5] = inner * L2 - shared * L * L;
+  p[6] = inner * rows[at + CELL.level3] - shared * L * L2;
+  p[7] = inner * warm * rows[k + 2] - shared * L * e;
+  p[8] = p[2];
+  p[9] = p[6];
+  p[10] = inner * rows[at + CELL.level4] - shared * L2 * L2;
+  p[11] = inner * warm * rows[k + 3] - shared * L2 * e;
+  p[12] = p[3];
+  p[13] = p[7];
+  p[14] = p[11];
+  p[15] = inner * warm * rows[k + 1] - shared * e * e;
+  cents[0] = inner * y - shared * n * y;
+  cents[1] = inner * rows[at + CELL.levelCents] - shared * L * y;
+  cents[2] = inner * rows[at + CELL.level2Cents] - shared * L2 * y;
+  cents[3] = inner * warm * rows[k + 4] - shared * e * y;
 }
 
 /**
@@ -110,13 +100,14 @@ export function normalEquations(
   const matrix = new Float64Array(size * size);
   const right = new Float64Array(size);
   const [bow, warm] = [size - 2, size - 1];
+  // Only the lower half is summed up; the other is its mirror.
   const add = (i: number, j: number, value: number) => {
-    matrix[i * size + j] += value;
-    if (i !== j) matrix[j * size + i] += value;
+    matrix[i > j ? i * size + j : j * size + i] += value;
   };
   const touched = new Int32Array(size);
   const dayRow = new Float64Array(size);
   const sums = newSums();
+  const places = new Int32Array([0, 0, bow, warm]);
   for (let d = 0; d + 1 < table.starts.length; d++) {
     let [dayDay, dayY, count] = [1 / spread.day ** 2, 0, 0];
     for (let row = table.starts[d]; row < table.starts[d + 1]; row++) {
@@ -124,7 +115,8 @@ export function normalEquations(
       cellSumsInto(sums, table, row, curve, spread, weights[row]);
       const { products, cents } = sums;
       const i = table.rows[row * CELL.width + CELL.midi] - lowest;
-      const places = [i, notes + i, bow, warm];
+      places[0] = i;
+      places[1] = notes + i;
       for (let a = 0; a < COLUMNS; a++) {
         for (let b = 0; b <= a; b++) add(places[a], places[b], products[a * COLUMNS + b]);
         right[places[a]] += cents[a];
@@ -141,10 +133,12 @@ export function normalEquations(
     for (let a = 0; a < count; a++) {
       const i = touched[a];
       right[i] -= (dayRow[i] / dayDay) * dayY;
-      for (let c = 0; c <= a; c++) add(i, touched[c], (-dayRow[i] * dayRow[touched[c]]) / dayDay);
+      const share = dayRow[i] / dayDay;
+      for (let c = 0; c <= a; c++) add(i, touched[c], -share * dayRow[touched[c]]);
     }
     for (let a = 0; a < count; a++) dayRow[touched[a]] = 0;
   }
+  for (let i = 0; i < size; i++) for (let j = 0; j < i; j++) matrix[j * size + i] = matrix[i * size + j];
   tie(matrix, right, { lowest, notes, size });
   return { matrix, right };
 }
