@@ -6,6 +6,7 @@ export { playPhrase } from './playPhrase.ts';
 export type { ExerciseRequest } from './exerciseRequest.ts';
 export { playExercise, type ExercisePerformance } from './playExercise.ts';
 export { highHabit, highHabits } from './highHabits.ts';
+export { movedHabits } from './movedHabits.ts';
 export { type FaultKind, type ItemFault } from './faults.ts';
 export { STEADY_HAND, WARM_UP, PROFILES, type StandInProfile, type ProfileId } from './profile.ts';
 export type { StandInSwerve } from './swerve.ts';

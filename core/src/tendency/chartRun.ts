@@ -4,7 +4,7 @@ import type { TendencyMap } from './fitMap.ts';
 /** What one visit of a note brings: as if so many cents of scatter stood behind it. */
 const VISIT_CENTS = 4;
 /** A note known as well as this needs no visit. */
-const KNOWN_CENTS = 3;
+const KNOWN_CENTS = 5;
 
 /**
  * The notes of a chart run in the order in which each next one takes away most uncertainty from the whole map, given those before it:
@@ -13,7 +13,7 @@ const KNOWN_CENTS = 3;
  */
 export function chartRun(map: TendencyMap, most: number): WrittenMidi[] {
   const count = map.notes.length;
-  // Covariance of the notes at medium loudness; each visit takes its share out of it (Sherman and Morrison 1950).
+  // Covariance of the notes among each other; each visit takes its share out of it (Sherman and Morrison 1950).
   const covariance = Float64Array.from(map.covariance);
   const run: WrittenMidi[] = [];
   while (run.length < most) {

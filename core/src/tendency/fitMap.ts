@@ -24,6 +24,8 @@ export interface NoteTendency {
   /** Days on which it was heard, and how many pitches. */
   days: number;
   count: number;
+  /** How well its place among the other notes is known, whatever the day: standard error in cents. */
+  placeError: number;
   /** Cents per 10 dB louder. */
   bendWithLevel: Estimate;
   /** Pitch at a level in tens of dB from the middle of the player's scale, warm horn, usual day. */
@@ -32,7 +34,7 @@ export interface NoteTendency {
 
 export interface TendencyMap {
   notes: NoteTendency[];
-  /** Covariance of the notes at medium loudness, note by note, row by row. */
+  /** Covariance of the notes' places among each other at medium loudness, row by row. */
   covariance: Float64Array;
   /** How flat the cold horn is and its time constant in minutes; null where nothing tells it. */
   warmUp: { cents: number; error: number; minutes: number } | null;
@@ -266,6 +268,7 @@ function described(
   const variance = (i: number, j: number) => inverse.get(i, j);
   const error = (squared: number) => widened * Math.sqrt(Math.max(0, squared));
   const [bow, warm] = [size - 2, size - 1];
+  const places = placesAmong(inverse, days, widened ** 2);
   return {
     notes: Array.from({ length: notes }, (_, i): NoteTendency => {
       const b = notes + i;
@@ -273,6 +276,7 @@ function described(
         writtenMidi: writtenMidi(lowest + i),
         days: days[i],
         count: count[i],
+        placeError: Math.sqrt(Math.max(0, places[i * notes + i])),
         bendWithLevel: { cents: values[b], error: error(variance(b, b)) },
         at(level) {
           const parts = [
@@ -289,16 +293,29 @@ function described(
         },
       };
     }),
-    covariance: Float64Array.from(
-      { length: notes * notes },
-      (_, at) => widened ** 2 * variance(Math.floor(at / notes), at % notes),
-    ),
+    covariance: places,
     warmUp:
       curve === null
         ? null
         : { cents: values[warm], error: error(variance(warm, warm)), minutes: WARM_UP_MINUTES[curve] },
     spread,
   };
+}
+
+/** Covariance of the notes less the mean of those that were heard (of all, before any was): what one day moves alike is taken out. */
+function placesAmong(inverse: Matrix, days: Int32Array, widened: number): Float64Array {
+  const count = days.length;
+  const some = days.some((each) => each > 0);
+  const heard = Array.from(days, (each, i) => (each > 0 || !some ? i : -1)).filter((i) => i >= 0);
+  const means = Array.from(
+    { length: count },
+    (_, i) => heard.reduce((sum, h) => sum + inverse.get(i, h), 0) / heard.length,
+  );
+  const mean = heard.reduce((sum, h) => sum + means[h], 0) / heard.length;
+  return Float64Array.from({ length: count * count }, (_, at) => {
+    const [i, j] = [Math.floor(at / count), at % count];
+    return widened * (inverse.get(i, j) - means[i] - means[j] + mean);
+  });
 }
 
 /** Cells of notes outside the map are left out. */

@@ -14,6 +14,7 @@ import type { RoundRecord } from '../storage/index.ts';
 import { phaseChanged, roundChanged, troubleCame } from './sessionSlice.ts';
 import type { LiveSound } from './sessionTypes.ts';
 import type { SessionSetup } from './setup.ts';
+import { pulledIn } from './drillRequest.ts';
 import type { TakeRunner } from './takeRunner.ts';
 
 /** Before a counted bar there must be time to make ready. */
@@ -79,7 +80,8 @@ export function createRoundRunner(config: RoundRunnerConfig): RoundRunner {
     const setup = config.setup();
     const phrase = phraseNow();
     if (!setup || !phrase) return;
-    await takes.arm(setup, { exercise: phrase, roundId: record?.id ?? null, phrase: index });
+    const pulledMm = index > 0 && record ? pulledIn(record) : 0;
+    await takes.arm(setup, { exercise: phrase, roundId: record?.id ?? null, phrase: index, pulledMm });
   }
 
   async function begin(zeroSeconds?: number) {

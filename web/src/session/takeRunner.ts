@@ -1,6 +1,6 @@
 import { scoreOf, secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 import { pitchTarget } from '@inner-hum/core/horn';
-import { highHabits } from '@inner-hum/core/standin';
+import { highHabits, movedHabits } from '@inner-hum/core/standin';
 import type { Dispatch } from '@reduxjs/toolkit';
 import type { AudioDesk, Drone, Metronome } from '../audio/index.ts';
 import { mouthpieceOf } from '../storage/index.ts';
@@ -19,6 +19,8 @@ export interface WantedTake {
   exercise: Exercise;
   roundId: string | null;
   phrase: number;
+  /** Millimetres by which the mouthpiece was pulled out before it; 0 as a rule. */
+  pulledMm: number;
 }
 
 interface TakeRunnerConfig {
@@ -52,8 +54,13 @@ export function standInOf(
   return { hornId, a4Hz, scale: setup.scale, profile: setup.profile, sampleRateHz };
 }
 
-/** What its horn does to high notes; the steady one has none of its own. */
-function habitsOf({ settings: { hornId, a4Hz, profileId } }: SessionSetup, exercise: Exercise, seed: number) {
+/** What its horn does to high notes, and with another place of the mouthpiece; the steady one has no high notes of its own. */
+function habitsOf(
+  { settings: { hornId, a4Hz, profileId } }: SessionSetup,
+  { exercise, pulledMm }: WantedTake,
+  seed: number,
+) {
+  if (pulledMm !== 0) return movedHabits(exercise, hornId, a4Hz, pulledMm);
   return profileId === 'steady' ? [] : highHabits(exercise, hornId, a4Hz, seed);
 }
 
@@ -69,7 +76,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
         ? client.remote.renderStandIn({
             ...standInOf(setup, config.sampleRateHz()),
             exercise: wanted.exercise,
-            faults: habitsOf(setup, wanted.exercise, seed),
+            faults: habitsOf(setup, wanted, seed),
             seed: seed++,
           })
         : null;

@@ -17,7 +17,7 @@ export function FindingLines({ data }: { data: HornMap }) {
       ) : (
         <Box as="ul" data-testid="findings">
           {open.slice(0, SHOWN).map(({ key, cause }) => (
-            <li key={key}>{t(`suspect.${cause}.name`)}</li>
+            <li key={key}>{t(`suspect.name.${cause}`)}</li>
           ))}
         </Box>
       )}

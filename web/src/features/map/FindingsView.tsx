@@ -49,7 +49,7 @@ export function FindingsView({ data, onDismiss, onTakeUp }: FindingsViewProps) {
             >
               <Flex gap="5" alignItems="baseline" wrap="wrap">
                 <Heading as="h2" fontFamily="heading" fontSize="large">
-                  {t(`suspect.${cause}.name`)}
+                  {t(`suspect.name.${cause}`)}
                 </Heading>
                 <Box color="muted">{t(`suspect.confidence.${confidence}`)}</Box>
                 <ActionButton look="plain" ml="auto" onClick={() => (aside ? onTakeUp(key) : onDismiss(key))}>
@@ -67,10 +67,10 @@ export function FindingsView({ data, onDismiss, onTakeUp }: FindingsViewProps) {
                 ))}
               </Box>
               <Box maxW="prose">
-                <strong>{t('suspect.next')}</strong> {t(`suspect.${cause}.test`)}
+                <strong>{t('suspect.next')}</strong> {t(`suspect.test.${cause}`)}
               </Box>
               <Box maxW="prose" color="muted">
-                {t('suspect.refute', { what: t(`suspect.${cause}.refute`) })}
+                {t('suspect.wouldNot', { what: t(`suspect.refuted.${cause}`) })}
               </Box>
             </Box>
           );

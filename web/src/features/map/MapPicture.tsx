@@ -125,8 +125,8 @@ interface MarkProps {
 }
 
 function Mark({ note, x, y, soft, loud, isLooked, palette }: MarkProps) {
-  const { cents, error } = note.at(0);
-  const known = error <= KNOWN_CENTS;
+  const { cents } = note.at(0);
+  const known = note.placeError <= KNOWN_CENTS;
   const share = Math.min(1, Math.max(0, Math.abs(cents) - LEAST_OFF) / MOST_OFF);
   const colour = palette.deviation[Math.round(share * (palette.deviation.length - 1))];
   return (

@@ -281,7 +281,7 @@ function RunLines({ data, shift }: { data: HornMap; shift: number }) {
   const inRange = map.notes.filter(
     ({ writtenMidi }) => writtenMidi >= horn.lowest && writtenMidi <= horn.highest,
   );
-  const open = inRange.filter(({ at }) => at(0).error > KNOWN_CENTS);
+  const open = inRange.filter(({ placeError }) => placeError > KNOWN_CENTS);
   const run = chartRun(map, MOST_RUN).filter((midi) => midi >= horn.lowest && midi <= horn.highest);
   if (!family || run.length === 0) return <Box>{t('map.allKnown')}</Box>;
   const names = open.slice(0, 8).map(({ writtenMidi }) => noteText(writtenMidi + shift, settings.naming));

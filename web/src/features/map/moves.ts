@@ -7,6 +7,7 @@ import {
 } from '@inner-hum/core/tendency';
 import { median } from '@inner-hum/core/stats';
 import type { Horn, WrittenMidi } from '@inner-hum/core/horn';
+import { pulledIn } from '../../session/index.ts';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
 
 /** The mouthpiece moved, with three notes before and after. */
@@ -23,8 +24,8 @@ const NOTE_ERROR_CENTS = 2.5;
 export function movesOf(rounds: readonly RoundRecord[], takes: readonly TakeRecord[]): Move[] {
   return rounds
     .filter(({ exercise }) => exercise.family === 'mouthpieceMove')
-    .flatMap(({ id, startedAt, address }): Move[] => {
-      const pulledMm = Number(new URLSearchParams(address.split('?')[1]).get('pull') ?? 10) / 10;
+    .flatMap(({ id, startedAt, exercise, address }): Move[] => {
+      const pulledMm = pulledIn({ exercise, address });
       const centsOf = (phrase: number) => {
         const take = takes.findLast((each) => each.roundId === id && each.phrase === phrase);
         const notes = take?.context && take.analysis ? observationsIn(take.context, take.analysis) : [];

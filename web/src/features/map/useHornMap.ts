@@ -37,7 +37,7 @@ export const ROWS = {
 } as const;
 export type RowName = keyof typeof ROWS;
 const UNEVEN_CENTS = 20;
-/** Known better than this a note is drawn as known. */
+/** Among the others known better than this a note is drawn as known. */
 export const KNOWN_CENTS = 6;
 
 export interface HornMap {
@@ -95,7 +95,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
     const { lowest } = horn;
     const map = fitMap(read.days, lowest, highest);
     const sums = noteSums(read.days, lowest, highest);
-    const known = map.notes.filter(({ days, at }) => days > 0 && at(0).error <= KNOWN_CENTS);
+    const known = map.notes.filter(({ days, placeError }) => days > 0 && placeError <= KNOWN_CENTS);
     const row = (name: RowName) =>
       evennessOf(
         sums.flatMap(({ writtenMidi: midi, measures }) => {

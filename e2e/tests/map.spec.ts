@@ -1,0 +1,82 @@
+import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium() });
+
+test.beforeEach(({ page }) => firstVisit(page, 'stand-in player'));
+
+/** Plays what is on the Stand to its end. */
+async function playOut(page: import('@playwright/test').Page, phrases: number) {
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('phrase-count')).toHaveText(`${phrases} of ${phrases}`, { timeout: 60_000 });
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+}
+
+test('a chart run fills the map: the note opens, the rest is asked for, another mouthpiece has a map of its own', async ({
+  page,
+}) => {
+  await page.goto('/map');
+  await expect(page.getByText('Play anything that is judged')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'G 4: not heard yet' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Chart run, \d+ minutes$/ })).toHaveAttribute(
+    'href',
+    /chartRun\?notes=\d+(\.\d+){20}/,
+  );
+  await page.goto('/stand/drill/chartRun?notes=67.69.71.74&tempoBpm=200');
+  await playOut(page, 4);
+  await page.getByRole('link', { name: 'leave' }).click();
+  await expect(page).toHaveURL(/\/map$/);
+  const note = page.getByRole('button', {
+    name: /^G 4: .* when soft, .* at medium within \d+ cents, .* when loud$/,
+  });
+  await note.click();
+  await expect(page).toHaveURL(/note=67/);
+  await expect(page.getByTestId('note-panel')).toContainText(/at medium \(±\d+\).*from 1 day\./);
+  await note.press('ArrowRight');
+  await expect(page.locator('[data-note="68"]')).toBeFocused();
+  await page.getByTestId('note-takes').getByRole('link').first().click();
+  await expect(page).toHaveURL(/\/takes\//);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Back to the whole map' }).click();
+  // What is known is not asked for again; sounding notes stand a sixth lower on the alto.
+  await expect(page.getByRole('link', { name: /^Chart run/ })).not.toHaveAttribute('href', /\b71\b/);
+  await page.getByRole('button', { name: 'sounding' }).click();
+  await expect(page.getByRole('button', { name: /^B flat 3: .* when soft/ })).toBeVisible();
+  await page.getByRole('button', { name: 'written', exact: true }).click();
+  await page.getByText('The map as a table').click();
+  await expect(page.getByRole('row', { name: /G 4/ })).toContainText('±');
+
+  await page.goto('/case');
+  await page.getByRole('button', { name: 'Another mouthpiece' }).click();
+  await page.getByLabel('What is the other one called').fill('the open one');
+  await page.getByLabel('What is the other one called').press('Enter');
+  await expect(page.getByLabel('Mouthpiece on the horn')).toBeVisible();
+  await page.goto('/map');
+  await expect(page.getByText('Play anything that is judged')).toBeVisible();
+  await page.getByLabel('Laid under').selectOption('not named yet');
+  await expect(page).toHaveURL(/over=alto\.first/);
+});
+
+test('the mouthpiece moved and measured: three notes, three notes again, this horn’s own millimetre', async ({
+  page,
+}) => {
+  await page.goto('/map/mouthpiece');
+  await expect(page.getByTestId('advice')).toHaveText(/Too few notes are known/);
+  await expect(page.getByText(/An estimate from the length of the tubes/)).toBeVisible();
+  await expect(page.getByText(/Play for 4 more minutes first/)).toBeVisible();
+  await page.getByRole('link', { name: 'Move the mouthpiece' }).click();
+  await expect(page.getByRole('group', { name: 'Pulled out by' })).toContainText('1.0 mm');
+  await page.goto('/stand/drill/mouthpieceMove?pull=30&tempoBpm=150');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('phrase-count')).toHaveText('2 of 2', { timeout: 40_000 });
+  await inPhase(page, 'armed').waitFor({ timeout: 20_000 });
+  await page.keyboard.press('Space');
+  await inPhase(page, 'ended').waitFor({ timeout: 40_000 });
+  await page.getByRole('link', { name: 'leave' }).click();
+  await expect(page).toHaveURL(/\/map\/mouthpiece/);
+  await expect(
+    page.getByText(/Measured on .* by moving it 3\.0 mm: your horn answers with \d+ %/),
+  ).toBeVisible();
+  await expect(page.getByTestId('retested')).toContainText(/moved \d+\.\d cents/);
+});
