@@ -16,7 +16,7 @@ import { database, finishTake, listTendencyDays, openDatabase, type TakeRecord }
 const DAYS = 3650;
 const TAKES_A_DAY = 14;
 const NOTES_A_TAKE = 10;
-const MOUTHPIECE = 'alto.first';
+const SETUP = 'alto.first|';
 const LOWEST = 58;
 const HIGHEST = 90;
 const ADDED = 20;
@@ -40,8 +40,8 @@ async function fill(take: TakeRecord): Promise<{ days: number; takes: number; no
       some.map(({ takes }, i) => {
         const { day, cells } = cellsOfDay(dayOf(dates[i]), takes);
         return {
-          id: `${MOUTHPIECE}/standIn/${day}`,
-          mouthpieceId: MOUTHPIECE,
+          id: `${SETUP}/standIn/${day}`,
+          setup: SETUP,
           source: 'standIn',
           day,
           cells,
@@ -61,7 +61,7 @@ async function fill(take: TakeRecord): Promise<{ days: number; takes: number; no
 /** Reads and fits the map of a time, as the room does when it is opened; in ms. */
 async function open(from: string): Promise<{ readMs: number; fitMs: number; days: number }> {
   const begun = performance.now();
-  const days = await listTendencyDays(MOUTHPIECE, 'standIn', from);
+  const days = await listTendencyDays(SETUP, 'standIn', from);
   const read = performance.now();
   const map = fitMap(days, LOWEST, HIGHEST);
   const sums = noteSums(days, LOWEST, HIGHEST);

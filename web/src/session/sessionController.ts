@@ -2,7 +2,7 @@ import type { Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import type { Dispatch } from '@reduxjs/toolkit';
 import { createAudioDesk, createDrone, createMetronome } from '../audio/index.ts';
-import { mouthpieceOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
+import { gearOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
 import type { SessionClient } from '../workers/index.ts';
 import type { SessionSetup } from './setup.ts';
 import { minuteKept, phaseChanged, troubleCame, troublesWent, type TroubleCode } from './sessionSlice.ts';
@@ -247,7 +247,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       const { hornId, a4Hz, source } = setup.settings;
       const id = await client.remote.keepLastMinute({
         hornId,
-        mouthpieceId: mouthpieceOf(setup.settings),
+        gear: gearOf(setup.settings),
         a4Hz,
         scale: setup.scale,
         source,

@@ -3,7 +3,7 @@ import { pitchTarget } from '@inner-hum/core/horn';
 import { highHabits, movedHabits } from '@inner-hum/core/standin';
 import type { Dispatch } from '@reduxjs/toolkit';
 import type { AudioDesk, Drone, Metronome } from '../audio/index.ts';
-import { mouthpieceOf } from '../storage/index.ts';
+import { gearOf } from '../storage/index.ts';
 import type { SessionClient, StandInRequest } from '../workers/index.ts';
 import type { SessionSetup } from './setup.ts';
 import { phaseChanged, troublesWent } from './sessionSlice.ts';
@@ -108,7 +108,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
           subtoneWindow,
           roomFloorDb: setup.roomFloorDb,
         },
-        mouthpieceId: mouthpieceOf(setup.settings),
+        gear: gearOf(setup.settings),
         source,
         eyes,
         roundTripSeconds: setup.roundTripSeconds ?? desk.outputLatencySeconds(),

@@ -3,6 +3,7 @@ export { openDatabase, openStorage, database, type StorageKind } from './databas
 export type {
   CalibrationRecord,
   DroneSettings,
+  Gear,
   HighFingeringRecord,
   MouthpieceRecord,
   OwnExercise,
@@ -21,4 +22,4 @@ export * from './rounds.ts';
 export * from './ownExercises.ts';
 export * from './mouthpieces.ts';
 export * from './highFingerings.ts';
-export { listTendencyDays } from './tendencyDays.ts';
+export { listSetups, listTendencyDays } from './tendencyDays.ts';

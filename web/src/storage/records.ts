@@ -12,7 +12,15 @@ import type {
   ToleranceId,
 } from '@inner-hum/core/judge';
 
-export interface TakeRecord {
+/** What is played on besides the horn itself. */
+export interface Gear {
+  /** Which mouthpiece; see `mouthpieceOf`. */
+  mouthpieceId: string;
+  /** Kind and strength of the reed, as the player calls it; empty where it was not said. */
+  reedKind: string;
+}
+
+export interface TakeRecord extends Gear {
   id: string;
   /** `recording` until the take has ended and been judged. */
   state: 'recording' | 'kept';
@@ -25,8 +33,6 @@ export interface TakeRecord {
   call: Call | null;
   startedAt: number;
   hornId: HornId;
-  /** Which mouthpiece was on it; see `mouthpieceOf`. */
-  mouthpieceId: string;
   a4Hz: number;
   scale: DynamicScale;
   source: 'microphone' | 'standIn';
@@ -89,10 +95,11 @@ export interface HighFingeringRecord {
   changedAt: number;
 }
 
-/** What the takes of one day tell of every note, with one mouthpiece, from one kind of source; see the core's `DayCells`. */
+/** What the takes of one day tell of every note, with one set-up, from one kind of source; see the core's `DayCells`. */
 export interface TendencyDayRecord {
   id: string;
-  mouthpieceId: string;
+  /** Mouthpiece and kind of reed; see `setupKey`. */
+  setup: string;
   source: TakeRecord['source'];
   /** `yyyy-MM-dd`. */
   day: string;
@@ -155,6 +162,8 @@ export interface SettingsRecord {
   cautionsReadAt: Partial<Record<Caution, number>>;
   /** The mouthpiece on each horn, where it is not the first one. */
   mouthpieceIds: Partial<Record<HornId, string>>;
+  /** The kind of reed on each horn, as the player calls it. */
+  reedKinds: Partial<Record<HornId, string>>;
   /** What counts as a subtone. */
   subtoneWindow: SubtoneWindow;
   /** Findings of the Horn map that were put aside, by what they rest on. */
@@ -217,6 +226,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   favourites: [],
   cautionsReadAt: {},
   mouthpieceIds: {},
+  reedKinds: {},
   dismissedFindings: [],
   subtoneWindow: SUBTONE_WINDOW,
   caps: { highMinutes: 15, loudMinutes: null },

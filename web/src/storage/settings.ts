@@ -60,6 +60,9 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   mouthpieceIds: yup
     .object(Object.fromEntries(HORN_IDS.map((id) => [id, yup.string().max(60).optional()])))
     .required(),
+  reedKinds: yup
+    .object(Object.fromEntries(HORN_IDS.map((id) => [id, yup.string().max(40).optional()])))
+    .required(),
   subtoneWindow: yup
     .object({
       leastAirierDb: decibels,

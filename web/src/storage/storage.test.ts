@@ -56,6 +56,7 @@ const record: TakeRecord = {
   loudness: null,
   strain: null,
   mouthpieceId: 'alto.first',
+  reedKind: '',
   playerNote: '',
   recovered: false,
   deletedAt: null,
@@ -157,7 +158,7 @@ it('opens what an older version stored, with its figures under their new names',
     partialsDb: new Float32Array(32).fill(NaN),
   });
   // The fake take has no level: it counts for no pitch, but its day is there.
-  expect((await listTendencyDays('alto.first', 'microphone')).map(({ day }) => day)).toEqual([
+  expect((await listTendencyDays('alto.first|', 'microphone')).map(({ day }) => day)).toEqual([
     format(record.startedAt, 'yyyy-MM-dd'),
   ]);
   expect(judged).toMatchObject({ mouthpieceId: 'alto.first', strain: null });

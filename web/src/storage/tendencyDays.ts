@@ -1,14 +1,15 @@
 import { cellsOfDay, observationsIn, type ObservedTake } from '@inner-hum/core/tendency';
 import { format, startOfDay } from 'date-fns';
 import { database } from './database.ts';
+import { setupKey } from './mouthpieces.ts';
 import type { TakeRecord, TendencyDayRecord } from './records.ts';
 
 const dayOf = (ms: number) => format(ms, 'yyyy-MM-dd');
 const DAY_MS = 24 * 3600_000;
 
-type Player = Pick<TakeRecord, 'mouthpieceId' | 'source'>;
+type Player = Pick<TakeRecord, 'mouthpieceId' | 'reedKind' | 'source'>;
 
-const idOf = ({ mouthpieceId, source }: Player, day: string) => `${mouthpieceId}/${source}/${day}`;
+const idOf = (player: Player, day: string) => `${setupKey(player)}/${player.source}/${day}`;
 
 const counts = ({ state, deletedAt, analysis }: TakeRecord) =>
   state === 'kept' && deletedAt === null && analysis !== null;
@@ -20,9 +21,8 @@ function observed({ context, analysis, startedAt, lengthSeconds }: TakeRecord): 
 }
 
 function dayRecord(player: Player, day: string, takes: readonly TakeRecord[]): TendencyDayRecord {
-  const { mouthpieceId, source } = player;
   const { cells } = cellsOfDay(day, takes.flatMap(observed));
-  return { id: idOf(player, day), mouthpieceId, source, day, cells };
+  return { id: idOf(player, day), setup: setupKey(player), source: player.source, day, cells };
 }
 
 /** Makes the day of a take anew from all its takes: whatever was added or taken away, the day is what its takes are. */
@@ -39,7 +39,7 @@ export async function rebuildDay(take: Player & Pick<TakeRecord, 'startedAt'>): 
     (each) =>
       counts(each) &&
       dayOf(each.startedAt) === day &&
-      each.mouthpieceId === take.mouthpieceId &&
+      setupKey(each) === setupKey(take) &&
       each.source === take.source,
   );
   const record = dayRecord(take, day, own);
@@ -59,14 +59,33 @@ export function daysOfTakes(takes: readonly TakeRecord[]): TendencyDayRecord[] {
     .filter(({ cells }) => cells.length > 0);
 }
 
-/** Days with one mouthpiece from one kind of source, oldest first, from a day on (`yyyy-MM-dd`; empty: all). */
+/** Days with one set-up from one kind of source, oldest first, from a day on (`yyyy-MM-dd`; empty: all). */
 export async function listTendencyDays(
-  mouthpieceId: string,
+  setup: string,
   source: TakeRecord['source'],
   from = '',
 ): Promise<TendencyDayRecord[]> {
   return database()
-    .tendencyDays.where('[mouthpieceId+source+day]')
-    .between([mouthpieceId, source, from], [mouthpieceId, source, '\uffff'])
+    .tendencyDays.where('[setup+source+day]')
+    .between([setup, source, from], [setup, source, LAST])
     .toArray();
+}
+
+/** After every day. */
+const LAST = '\uffff';
+
+/** Every set-up that has days from one kind of source, the one played last first. */
+export async function listSetups(
+  source: TakeRecord['source'],
+): Promise<{ setup: string; lastDay: string }[]> {
+  const keys = (await database().tendencyDays.orderBy('[setup+source+day]').keys()) as unknown as [
+    string,
+    string,
+    string,
+  ][];
+  const last = new Map<string, string>();
+  for (const [setup, by, day] of keys) if (by === source) last.set(setup, day);
+  return [...last]
+    .map(([setup, lastDay]) => ({ setup, lastDay }))
+    .toSorted((a, b) => b.lastDay.localeCompare(a.lastDay));
 }

@@ -95,9 +95,9 @@ export function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void 
   Object.assign(verdict, { of: verdict.findings.map(() => 0), judged: 1, asWritten: isEven ? 1 : 0 });
 }
 
-/** Version 5 to 6: played on the horn's first mouthpiece; how much of it was high and loud was not counted. */
+/** Version 5 to 6: played on the horn's first mouthpiece, with a reed nobody named; how much of it was high and loud was not counted. */
 export function giveMouthpiece(take: { hornId: HornId } & Record<string, unknown>): void {
-  Object.assign(take, { mouthpieceId: firstMouthpiece(take.hornId), strain: null });
+  Object.assign(take, { mouthpieceId: firstMouthpiece(take.hornId), reedKind: '', strain: null });
 }
 
 /** Version 5 to 6: of a caution that was read it is not known when. */

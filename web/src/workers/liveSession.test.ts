@@ -41,7 +41,7 @@ function armed(start: StartMode): ArmRequest {
       toleranceId: 'usual',
       roomFloorDb: null,
     },
-    mouthpieceId: 'alto.first',
+    gear: { mouthpieceId: 'alto.first', reedKind: '' },
     source: 'microphone',
     eyes: 'watch',
     roundTripSeconds: 0,

@@ -96,7 +96,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     const recorder = createTakeRecorder({
       takeId,
       context,
-      mouthpieceId: request.mouthpieceId,
+      gear: request.gear,
       source: request.source,
       eyes: request.eyes,
       sampleRateHz,

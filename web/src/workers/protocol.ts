@@ -4,7 +4,7 @@ import type { ExerciseRequest } from '@inner-hum/core/standin';
 import type { DynamicScale } from '@inner-hum/core/exercise';
 import type { SoundTrouble } from '@inner-hum/core/tone';
 import type { HornId } from '@inner-hum/core/horn';
-import type { WholeTake } from '../storage/index.ts';
+import type { Gear, WholeTake } from '../storage/index.ts';
 
 /** What the capture worklet posts: `samples` begin at `startFrame` of the audio clock. */
 export interface CapturedBlock {
@@ -17,7 +17,7 @@ export type InputSource = 'microphone' | 'standIn';
 /** What makes a take out of playing; everything it will be judged by, and how it was played. */
 export interface ArmRequest {
   context: Omit<TakeContext, 'beatZeroSeconds'>;
-  mouthpieceId: string;
+  gear: Gear;
   source: InputSource;
   eyes: 'watch' | 'blind';
   /** Sound leaves and comes back this much later; 0 where it was never measured. */
@@ -39,7 +39,7 @@ export interface ArmChange {
 
 export interface FreeRequest {
   hornId: HornId;
-  mouthpieceId: string;
+  gear: Gear;
   a4Hz: number;
   scale: DynamicScale;
   source: InputSource;
@@ -72,7 +72,7 @@ export interface HeardStandIn {
 /** A stand-in performance to be kept as a take, by the same path as a played one. */
 export interface KeepRequest {
   performance: StandInRequest;
-  mouthpieceId: string;
+  gear: Gear;
   eyes: 'watch' | 'blind';
   startedAt: number;
   playerNote: string;

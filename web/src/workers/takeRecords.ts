@@ -1,7 +1,7 @@
 import { CLICK_SECONDS, columnValue, findClicks, findHoles, type FrameTrack } from '@inner-hum/core/hearing';
 import { analyseTake, strainOf, type TakeContext } from '@inner-hum/core/judge';
 import { percentile } from '@inner-hum/core/stats';
-import type { TakeRecord } from '../storage/index.ts';
+import type { Gear, TakeRecord } from '../storage/index.ts';
 import type { FreeRequest, InputSource } from './protocol.ts';
 
 /** How far from its due time a click may be found: what latency calibration leaves, or all of it without one. */
@@ -11,7 +11,7 @@ const SLACK_SECONDS = 0.25;
 export interface TakeSetting {
   takeId: string;
   context: TakeContext;
-  mouthpieceId: string;
+  gear: Gear;
   source: InputSource;
   eyes: 'watch' | 'blind';
   sampleRateHz: number;
@@ -35,18 +35,8 @@ const UNJUDGED = {
 
 /** A take's record before anything is known but how it will be judged. */
 export function newTakeRecord(setting: TakeSetting): TakeRecord {
-  const {
-    takeId,
-    context,
-    mouthpieceId,
-    source,
-    eyes,
-    sampleRateHz,
-    startedAt,
-    playerNote,
-    roundId,
-    phrase,
-  } = setting;
+  const { takeId, context, gear, source, eyes, sampleRateHz, startedAt, playerNote, roundId, phrase } =
+    setting;
   return {
     ...structuredClone(UNJUDGED),
     id: takeId,
@@ -56,7 +46,7 @@ export function newTakeRecord(setting: TakeSetting): TakeRecord {
     phrase,
     startedAt,
     hornId: context.hornId,
-    mouthpieceId,
+    ...gear,
     a4Hz: context.a4Hz,
     scale: context.scale,
     source,
@@ -114,7 +104,7 @@ export function newFreeRecord(
     phrase: 0,
     startedAt: Math.round(Date.now() - 1000 * lengthSeconds),
     hornId: request.hornId,
-    mouthpieceId: request.mouthpieceId,
+    ...request.gear,
     a4Hz: request.a4Hz,
     scale: request.scale,
     source: request.source,

@@ -32,7 +32,7 @@ export function keepDemoTake(client: SessionClient, take: DemoTake): Promise<unk
       sampleRateHz: DEMO_RATE_HZ,
       seed,
     },
-    mouthpieceId: firstMouthpiece('alto'),
+    gear: { mouthpieceId: firstMouthpiece('alto'), reedKind: '' },
     eyes,
     startedAt,
     playerNote: take.playerNote ?? '',

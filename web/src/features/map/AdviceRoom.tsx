@@ -9,7 +9,7 @@ import { useHornMap } from './useHornMap.ts';
 
 /** What moving the mouthpiece would do to every note; measured on this horn where it was moved. */
 export function Component() {
-  const data = useHornMap({ range: 'year', over: '' });
+  const data = useHornMap({ range: 'year', over: 'nothing' });
   const from = startOfToday().getTime();
   const source = data?.settings.source;
   const firstToday = useLiveQuery(() => (source ? firstTakeSince(from, source) : undefined), [from, source]);

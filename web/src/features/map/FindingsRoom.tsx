@@ -4,7 +4,7 @@ import { useHornMap } from './useHornMap.ts';
 
 /** Likely causes of what the map shows, each with its evidence and its next test. */
 export function Component() {
-  const data = useHornMap({ range: 'year', over: '' });
+  const data = useHornMap({ range: 'year', over: 'nothing' });
   if (!data) return null;
   const { dismissedFindings } = data.settings;
   return (

@@ -1,11 +1,18 @@
-import { REGISTER_BORDERS, type NoteTendency, type TendencyMap } from '@inner-hum/core/tendency';
+import {
+  REGISTER_BORDERS,
+  type Evenness,
+  type NoteTendency,
+  type TendencyMap,
+} from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { LABEL_FAMILY, useRibbonPalette, type RibbonPalette } from '../../ribbon/index.ts';
 import { stepOf, xOfNote, type MapScale } from './mapScale.ts';
+import { smoothPaths } from './smoothPaths.ts';
 import { KNOWN_CENTS } from './useHornMap.ts';
 
 interface MapPictureProps {
   map: TendencyMap;
+  pitch: Evenness | null;
   under: TendencyMap | null;
   scale: MapScale;
   looked: number | null;
@@ -26,7 +33,7 @@ const LEAST_OFF = 5;
 const MOST_OFF = 40;
 
 /** Every note from pp (narrow end) to ff (wide end), the medium as a dot; open where it is not known yet. */
-export function MapPicture({ map, under, scale, looked, soft, loud }: MapPictureProps) {
+export function MapPicture({ map, pitch, under, scale, looked, soft, loud }: MapPictureProps) {
   const { t } = useTranslation();
   const palette = useRibbonPalette();
   const heard = map.notes.filter(({ days }) => days > 0);
@@ -86,6 +93,9 @@ export function MapPicture({ map, under, scale, looked, soft, loud }: MapPicture
           />
         ) : null,
       )}
+      {smoothPaths(pitch, (midi) => xOfNote(scale, midi), y).map((d) => (
+        <path key={d} d={d} fill="none" stroke={palette.brass} strokeWidth={1.2} strokeOpacity={0.7} />
+      ))}
       {heard.map((note) => (
         <Mark
           key={note.writtenMidi}

@@ -1,5 +1,6 @@
 import type { Evenness, NoteSums } from '@inner-hum/core/tendency';
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
+import { smoothPaths } from './smoothPaths.ts';
 import { stepOf, xOfNote, type MapScale } from './mapScale.ts';
 
 interface MapRowProps {
@@ -65,6 +66,10 @@ export function MapRow({
           />
         );
       })}
+      {least === 0 &&
+        smoothPaths(evenness, (midi) => xOfNote(scale, midi), y).map((d) => (
+          <path key={d} d={d} fill="none" stroke={palette.ink} strokeWidth={1} strokeOpacity={0.5} />
+        ))}
       <path d={`M${scale.left} ${HEIGHT - 0.5}H${scale.width}`} stroke={palette.line} />
     </svg>
   );

@@ -1,7 +1,8 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { familyById } from '@inner-hum/core/exercise';
 import { chartRun } from '@inner-hum/core/tendency';
-import { type ReactNode } from 'react';
+import type { TFunction } from 'i18next';
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useElementWidth } from '../../ribbon/index.ts';
 import { drillAddress } from '../../session/index.ts';
@@ -22,7 +23,7 @@ import { MapPicture } from './MapPicture.tsx';
 import { MapRow } from './MapRow.tsx';
 import { mapScale } from './mapScale.ts';
 import { MapTable } from './MapTable.tsx';
-import { standingOut } from './mapText.ts';
+import { evennessText, standingOut } from './mapText.ts';
 import { NotePanel } from './NotePanel.tsx';
 import { KNOWN_CENTS, type HornMap } from './useHornMap.ts';
 
@@ -82,14 +83,15 @@ export function MapView(props: MapViewProps) {
             />
             <Select
               label={t('map.over')}
-              value={look.over}
+              value={data.over}
               onChange={(over) => onLook({ over })}
               plain={[
-                { value: '', label: t('map.overNothing') },
+                { value: 'nothing', label: t('map.overNothing') },
                 ...(look.range === 'all' ? [] : [{ value: 'before', label: t('map.overBefore') }]),
-                ...data.mouthpieces
-                  .filter(({ id }) => id !== data.mouthpiece.id)
-                  .map(({ id, name }) => ({ value: id, label: name || t('mouthpiece.unnamed') })),
+                ...data.others.map(({ setup, mouthpiece, reedKind }) => ({
+                  value: setup,
+                  label: setupText(mouthpiece.name, reedKind, t),
+                })),
               ]}
             />
           </Flex>
@@ -121,6 +123,7 @@ export function MapView(props: MapViewProps) {
           <>
             <MapPicture
               map={map}
+              pitch={data.pitch}
               under={data.under}
               scale={scale}
               looked={look.note}
@@ -233,6 +236,10 @@ function showRegister(register: keyof typeof FIRST_OF) {
     ?.scrollIntoView({ inline: 'center', block: 'nearest' });
 }
 
+/** A set-up as the player calls it. */
+const setupText = (mouthpiece: string, reedKind: string, t: TFunction) =>
+  [mouthpiece || t('mouthpiece.unnamed'), reedKind].filter(Boolean).join(' · ');
+
 function Column({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box flex="1" minW="quarter" maxW="list">
@@ -255,7 +262,9 @@ function StandingLines({ data, shift, onLook }: StandingLinesProps) {
   const lines = standingOut(data, shift, STAND_OUT, t);
   return (
     <>
-      {data.pitch && <Box color="muted">{t('map.index', { index: data.pitch.index })}</Box>}
+      <Box color="muted" mb="1" data-testid="evenness">
+        {evennessText(data, t)}
+      </Box>
       {lines.length === 0 ? (
         <Box>{t('map.nothingSticksOut')}</Box>
       ) : (

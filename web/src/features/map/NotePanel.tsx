@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { judgedOn } from '../../storage/index.ts';
+import { gearOf, judgedOn, setupKey } from '../../storage/index.ts';
 import { ActionButton, ActionLink, centsText, NoteGlyph, noteText } from '../../ui/index.ts';
 import { rowText } from './mapText.ts';
 import type { PlayedPoint } from './NoteCharts.tsx';
@@ -26,7 +26,7 @@ const SHOWN_TAKES = 6;
 /** One note closely: what is known of it and how well, how it was over time and against loudness, the takes it was played in. */
 export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelProps) {
   const { t } = useTranslation();
-  const { settings, map, sums, mouthpiece, days } = data;
+  const { settings, map, sums, days } = data;
   const takes = useLiveQuery(
     () => judgedOn(settings.hornId, settings.source),
     [settings.hornId, settings.source],
@@ -36,7 +36,7 @@ export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelP
   if (!tendency || !own) return null;
   const from = days.at(0)?.day ?? '';
   const played = (takes ?? []).flatMap((take) => {
-    if (!take.context || !take.analysis || take.mouthpieceId !== mouthpiece.id) return [];
+    if (!take.context || !take.analysis || setupKey(take) !== setupKey(gearOf(settings))) return [];
     if (format(take.startedAt, 'yyyy-MM-dd') < from) return [];
     const points = observationsIn(take.context, take.analysis)
       .filter(({ writtenMidi }) => writtenMidi === note)

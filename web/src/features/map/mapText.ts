@@ -52,3 +52,16 @@ export function standingOut(map: HornMap, shift: number, most: number, t: TFunct
   );
   return [...pitch, ...rows].toSorted((a, b) => Math.abs(b.z) - Math.abs(a.z)).slice(0, most);
 }
+
+/** One index a measure, and what it means; empty where too little is known. */
+export function evennessText({ pitch, rows }: Pick<HornMap, 'pitch' | 'rows'>, t: TFunction): string {
+  const named = [
+    ...(pitch ? [{ name: t('map.row.pitch'), index: pitch.index }] : []),
+    ...(Object.keys(ROWS) as RowName[]).flatMap((row) => {
+      const even = rows[row];
+      return even ? [{ name: t(`map.row.${row}`), index: even.index }] : [];
+    }),
+  ];
+  if (named.length === 0) return '';
+  return t('map.evenness', { indexes: named.map(({ name, index }) => `${name} ${index}`).join(', ') });
+}

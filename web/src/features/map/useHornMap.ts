@@ -14,11 +14,14 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { playersHorn } from '../../session/index.ts';
 import {
+  gearOf,
   listMouthpieces,
   listRounds,
   listTendencyDays,
-  mouthpieceOf,
+  listSetups,
   readSettings,
+  readSetupKey,
+  setupKey,
   takesOfRounds,
   type MouthpieceRecord,
   type SettingsRecord,
@@ -44,17 +47,23 @@ export interface HornMap {
   settings: SettingsRecord;
   horn: Horn;
   mouthpiece: MouthpieceRecord;
-  mouthpieces: MouthpieceRecord[];
+  /** Other set-ups of this horn that have days, the one played last first. */
+  others: { setup: string; mouthpiece: MouthpieceRecord; reedKind: string }[];
   days: TendencyDayRecord[];
   map: TendencyMap;
   sums: NoteSums[];
-  /** Of the time before, or of another mouthpiece; null where nothing is laid under. */
+  /** What is laid under: `nothing`, `before`, or a set-up. */
+  over: string;
+  /** Its map; null where nothing is laid under. */
   under: TendencyMap | null;
   pitch: Evenness | null;
   rows: Record<RowName, Evenness | null>;
   findings: MapFinding[];
   moves: Move[];
 }
+
+/** A map of fewer days is a new one. */
+const NEW_DAYS = 3;
 
 const dayText = (date: Date) => format(date, 'yyyy-MM-dd');
 
@@ -71,21 +80,44 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
   const read = useLiveQuery(async () => {
     if (!settings) return null;
     const { hornId, source } = settings;
-    const id = mouthpieceOf(settings);
+    const gear = gearOf(settings);
+    const setup = setupKey(gear);
     const rounds = await listRounds('mouthpieceMove', hornId);
     const moves = movesOf(rounds, await takesOfRounds(rounds.map((round) => round.id)));
     const from = firstDay(range, moves, new Date());
-    const [days, mouthpieces] = await Promise.all([
-      listTendencyDays(id, source, from),
+    const [looked, mouthpieces, setups] = await Promise.all([
+      listTendencyDays(setup, source, from),
       listMouthpieces(hornId),
+      listSetups(source),
     ]);
+    const days = range === 'day' ? looked.slice(-1) : looked;
+    const others = setups.flatMap((other) => {
+      const { mouthpieceId, reedKind } = readSetupKey(other.setup);
+      const mouthpiece = mouthpieces.find(({ id }) => id === mouthpieceId);
+      return mouthpiece && other.setup !== setup ? [{ setup: other.setup, mouthpiece, reedKind }] : [];
+    });
+    // A new set-up begins a new map with the one before as its background.
+    const usual = days.length < NEW_DAYS ? (others.at(0)?.setup ?? 'nothing') : 'nothing';
+    const wanted = over === 'usual' ? usual : over;
     const under =
-      over === 'before'
-        ? (await listTendencyDays(id, source)).filter(({ day }) => day < from)
-        : over === ''
-          ? null
-          : await listTendencyDays(over, source);
-    return { settings, days, under, mouthpieces, moves, id };
+      wanted === 'nothing'
+        ? null
+        : wanted === 'before'
+          ? (await listTendencyDays(setup, source)).filter(({ day }) => day < (days.at(0)?.day ?? from))
+          : await listTendencyDays(wanted, source);
+    // Another kind of reed on the same mouthpiece: what changed with it.
+    const reedBefore = others.find(({ mouthpiece }) => mouthpiece.id === gear.mouthpieceId);
+    const daysBefore = reedBefore ? await listTendencyDays(reedBefore.setup, source) : null;
+    return {
+      settings,
+      days,
+      under,
+      wanted,
+      others,
+      moves,
+      daysBefore,
+      mouthpiece: mouthpieces.find(({ id }) => id === gear.mouthpieceId) ?? mouthpieces[0],
+    };
   }, [settings, range, over]);
   return useMemo(() => {
     if (!read) return null;
@@ -107,8 +139,9 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
     return {
       settings: read.settings,
       horn,
-      mouthpieces: read.mouthpieces,
-      mouthpiece: read.mouthpieces.find(({ id }) => id === read.id) ?? read.mouthpieces[0],
+      mouthpiece: read.mouthpiece,
+      others: read.others,
+      over: read.wanted,
       days: read.days,
       map,
       sums,
@@ -124,7 +157,14 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
         brightness: row('brightness'),
         levelDb: row('levelDb'),
       },
-      findings: findingsOf({ map, sums }),
+      findings: findingsOf({
+        map,
+        sums,
+        sinceReed: read.daysBefore && {
+          before: noteSums(read.daysBefore, lowest, highest),
+          after: sums,
+        },
+      }),
       moves: read.moves,
     };
   }, [read]);
