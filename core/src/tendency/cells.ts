@@ -1,7 +1,7 @@
 import type { NoteObservation } from './observations.ts';
 
 /** Time constants of the warm-up curve that are weighed against each other, in minutes. */
-export const WARM_UP_MINUTES = [2, 3, 4.5, 6.5, 10, 15] as const;
+export const WARM_UP_MINUTES = [2, 4, 8, 15] as const;
 const CURVES = WARM_UP_MINUTES.length;
 
 /** Measures besides pitch whose means a cell keeps. */
@@ -39,11 +39,11 @@ export const CELL = {
   width: MEASURES + 2 * CELL_MEASURES.length + 2 + 4 * START_KINDS.length,
 } as const;
 
-/** All notes of one day, one row of `CELL.width` numbers each, by note. */
+/** All notes of one day, one row of `CELL.width` numbers each, by note; single precision holds a day's sums to a thousandth of a cent. */
 export interface DayCells {
   /** `yyyy-MM-dd`. */
   day: string;
-  cells: Float64Array<ArrayBuffer>;
+  cells: Float32Array<ArrayBuffer>;
 }
 
 /** The notes of one take, and when it was begun and how long it was. */
@@ -69,7 +69,7 @@ export function cellsOfDay(day: string, takes: readonly ObservedTake[]): DayCell
     for (const note of notes) addTo(rowOf(rows, note.writtenMidi), note, minutes);
   }
   const sorted = [...rows.values()].toSorted((a, b) => a[CELL.midi] - b[CELL.midi]);
-  const cells = new Float64Array(sorted.length * CELL.width);
+  const cells = new Float32Array(sorted.length * CELL.width);
   sorted.forEach((row, i) => cells.set(row, i * CELL.width));
   return { day, cells };
 }

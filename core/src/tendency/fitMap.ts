@@ -49,6 +49,7 @@ const START: Spread = { within: 4, cell: 4, day: 6 };
 /** Beyond so many standard deviations a cell counts less (Huber 1964): 95 % efficient where nothing is odd. */
 const HUBER = 1.345;
 const MOST_ROUNDS = 10;
+const SPREAD_ROUNDS = 4;
 const SAME_CENTS = 0.05;
 /** Fewer cells do not tell how far they scatter. */
 const LEAST_CELLS = 8;
@@ -78,7 +79,8 @@ export function fitMap(days: readonly DayCells[], lowest: number, highest: numbe
   let solved = solve(table, unknowns, curve, spread, weights);
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const residuals = residualsOf(table, unknowns, curve, spread, weights, solved.values);
-    spread = spreadOf(table, unknowns, residuals, solved.values, spread);
+    // How far things scatter is soon known; then only the notes settle.
+    if (round < SPREAD_ROUNDS) spread = spreadOf(table, unknowns, residuals, solved.values, spread);
     reweigh(weights, residuals);
     if (round === 1) curve = bestCurve(table, unknowns, spread, weights);
     const next = solve(table, unknowns, curve, spread, weights);

@@ -63,7 +63,7 @@ class InnerHumDatabase extends Dexie {
         await transaction.table('settings').toCollection().modify(giveReadAt);
       });
     this.version(7)
-      .stores({ tendencyDays: 'id, [setup+source+day]' })
+      .stores({ tendencyDays: 'id, setup, [setup+source+day]' })
       .upgrade(async (transaction) => {
         const takes = await transaction.table<TakeRecord>('takes').toArray();
         await transaction.table('tendencyDays').bulkPut(daysOfTakes(takes));

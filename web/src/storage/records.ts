@@ -103,7 +103,7 @@ export interface TendencyDayRecord {
   source: TakeRecord['source'];
   /** `yyyy-MM-dd`. */
   day: string;
-  cells: Float64Array<ArrayBuffer>;
+  cells: Float32Array<ArrayBuffer>;
 }
 
 /** Part of a take's sound; parts are numbered from 0 without holes. */

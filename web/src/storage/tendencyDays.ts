@@ -78,14 +78,17 @@ const LAST = '\uffff';
 export async function listSetups(
   source: TakeRecord['source'],
 ): Promise<{ setup: string; lastDay: string }[]> {
-  const keys = (await database().tendencyDays.orderBy('[setup+source+day]').keys()) as unknown as [
-    string,
-    string,
-    string,
-  ][];
-  const last = new Map<string, string>();
-  for (const [setup, by, day] of keys) if (by === source) last.set(setup, day);
-  return [...last]
-    .map(([setup, lastDay]) => ({ setup, lastDay }))
+  const { tendencyDays } = database();
+  const setups = (await tendencyDays.orderBy('setup').uniqueKeys()) as string[];
+  const last = await Promise.all(
+    setups.map(async (setup) => {
+      const days = tendencyDays
+        .where('[setup+source+day]')
+        .between([setup, source, ''], [setup, source, LAST]);
+      return { setup, lastDay: (await days.last())?.day ?? null };
+    }),
+  );
+  return last
+    .flatMap(({ setup, lastDay }) => (lastDay === null ? [] : [{ setup, lastDay }]))
     .toSorted((a, b) => b.lastDay.localeCompare(a.lastDay));
 }
