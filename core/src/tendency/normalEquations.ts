@@ -1,4 +1,5 @@
 import { CELL } from './cells.ts';
+import type { CellTable } from './cellTable.ts';
 import { isBorder, PRIOR } from './prior.ts';
 
 /** Which notes the unknowns are of: pitches of all notes, then bends of all notes, then the curve of the bend, then the warm-up. */
@@ -18,13 +19,6 @@ export interface Spread {
   within: number;
   cell: number;
   day: number;
-}
-
-/** All cells of a map in one row, with where each day begins. */
-export interface CellTable {
-  rows: Float64Array;
-  /** First row of each day, and at the end the number of rows. */
-  starts: readonly number[];
 }
 
 /** What a cell has to do with the unknowns: pitch (1), bend (level), curve of the bend (level²), warm-up. */

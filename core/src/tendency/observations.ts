@@ -32,6 +32,9 @@ const MOST_CENTS = 70;
 /** Levels nearer together than this tell no slope. */
 const LEAST_SPAN_DB = 6;
 
+/** An answer later than this is a failed beginning, as the widest tolerance has it. */
+const SLOW_MS = 250;
+
 /** Played in the ordinary way: not an overtone, not other keys, no subtone, no bend, no vibrato. */
 const isOrdinary = (item: NoteItem) =>
   item.fingered === null && !item.keys && !item.tone && !item.bend && (item.vibrato ?? 'off') === 'off';
@@ -72,7 +75,7 @@ function observe(
     softest: at(-1, levelDb),
     loudest: at(1, levelDb),
     attack: written.attack === 'tongued' || written.attack === 'breath' ? written.attack : null,
-    start: jumped ? 'jumped' : (m.responseMs ?? 0) > 250 ? 'slow' : 'clean',
+    start: jumped ? 'jumped' : (m.responseMs ?? 0) > SLOW_MS ? 'slow' : 'clean',
   };
 }
 

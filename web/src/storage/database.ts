@@ -7,7 +7,7 @@ import {
   giveReadAt,
   giveResponse,
 } from './upgrades.ts';
-import { daysOfTakes } from './tendencyDays.ts';
+import { daysOfTakes } from './dayRecords.ts';
 import type {
   CalibrationRecord,
   ChunkRecord,

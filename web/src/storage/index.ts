@@ -20,6 +20,7 @@ export * from './takes.ts';
 export * from './settings.ts';
 export * from './rounds.ts';
 export * from './ownExercises.ts';
+export * from './gear.ts';
 export * from './mouthpieces.ts';
 export * from './highFingerings.ts';
 export { listSetups, listTendencyDays } from './tendencyDays.ts';

@@ -1,29 +1,10 @@
-import { cellsOfDay, observationsIn, type ObservedTake } from '@inner-hum/core/tendency';
-import { format, startOfDay } from 'date-fns';
+import { startOfDay } from 'date-fns';
 import { database } from './database.ts';
-import { setupKey } from './mouthpieces.ts';
+import { counts, dayOf, dayRecord, type Player } from './dayRecords.ts';
+import { setupKey } from './gear.ts';
 import type { TakeRecord, TendencyDayRecord } from './records.ts';
 
-const dayOf = (ms: number) => format(ms, 'yyyy-MM-dd');
 const DAY_MS = 24 * 3600_000;
-
-type Player = Pick<TakeRecord, 'mouthpieceId' | 'reedKind' | 'source'>;
-
-const idOf = (player: Player, day: string) => `${setupKey(player)}/${player.source}/${day}`;
-
-const counts = ({ state, deletedAt, analysis }: TakeRecord) =>
-  state === 'kept' && deletedAt === null && analysis !== null;
-
-function observed({ context, analysis, startedAt, lengthSeconds }: TakeRecord): ObservedTake[] {
-  if (!context || !analysis) return [];
-  const notes = observationsIn(context, analysis);
-  return notes.length === 0 ? [] : [{ startedAt, lengthSeconds, notes }];
-}
-
-function dayRecord(player: Player, day: string, takes: readonly TakeRecord[]): TendencyDayRecord {
-  const { cells } = cellsOfDay(day, takes.flatMap(observed));
-  return { id: idOf(player, day), setup: setupKey(player), source: player.source, day, cells };
-}
 
 /** Makes the day of a take anew from all its takes: whatever was added or taken away, the day is what its takes are. */
 export async function rebuildDay(take: Player & Pick<TakeRecord, 'startedAt'>): Promise<void> {
@@ -45,18 +26,6 @@ export async function rebuildDay(take: Player & Pick<TakeRecord, 'startedAt'>): 
   const record = dayRecord(take, day, own);
   if (record.cells.length > 0) await tendencyDays.put(record);
   else await tendencyDays.delete(record.id);
-}
-
-/** The days of all takes there are; of the takes of a whole database. */
-export function daysOfTakes(takes: readonly TakeRecord[]): TendencyDayRecord[] {
-  const groups = new Map<string, TakeRecord[]>();
-  for (const take of takes.filter(counts)) {
-    const id = idOf(take, dayOf(take.startedAt));
-    groups.set(id, [...(groups.get(id) ?? []), take]);
-  }
-  return [...groups.values()]
-    .map((group) => dayRecord(group[0], dayOf(group[0].startedAt), group))
-    .filter(({ cells }) => cells.length > 0);
 }
 
 /** Days with one set-up from one kind of source, oldest first, from a day on (`yyyy-MM-dd`; empty: all). */

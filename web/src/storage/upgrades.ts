@@ -1,7 +1,7 @@
 import { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_PARTIAL } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
-import { firstMouthpiece } from './mouthpieces.ts';
+import { firstMouthpiece } from './gear.ts';
 
 /** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
 const ADDED = [

@@ -1,31 +1,17 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
-import { familyById } from '@inner-hum/core/exercise';
-import { chartRun } from '@inner-hum/core/tendency';
+import { Box, Flex } from '@chakra-ui/react';
 import type { TFunction } from 'i18next';
-import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useElementWidth } from '../../ribbon/index.ts';
-import { drillAddress } from '../../session/index.ts';
-import {
-  ActionButton,
-  ActionLink,
-  Choice,
-  noteText,
-  RoomHeading,
-  Select,
-  useNarrow,
-} from '../../ui/index.ts';
-import { AdviceLines } from './AdviceLines.tsx';
-import { FindingLines } from './FindingLines.tsx';
+import { ActionButton, Choice, RoomHeading, Select, useNarrow } from '../../ui/index.ts';
 import { RANGES, type MapLook } from './mapAddress.ts';
+import { MapColumns } from './MapColumns.tsx';
 import { MapNames } from './MapNames.tsx';
 import { MapPicture } from './MapPicture.tsx';
-import { MapRow } from './MapRow.tsx';
+import { MapRows } from './MapRows.tsx';
 import { mapScale } from './mapScale.ts';
 import { MapTable } from './MapTable.tsx';
-import { evennessText, standingOut } from './mapText.ts';
 import { NotePanel } from './NotePanel.tsx';
-import { KNOWN_CENTS, type HornMap } from './useHornMap.ts';
+import type { HornMap } from './useHornMap.ts';
 
 interface MapViewProps {
   data: HornMap;
@@ -39,17 +25,13 @@ interface MapViewProps {
 }
 
 const LABELS_PX = 84;
-/** A chart run of more would take longer than ten minutes. */
-const MOST_RUN = 40;
-const SECONDS_A_NOTE = 9;
-const STAND_OUT = 3;
 
 export function MapView(props: MapViewProps) {
   const { data, look, shift, soft, loud, onLook, onPitch } = props;
   const { t } = useTranslation();
   const [frame, width] = useElementWidth();
   const narrow = useNarrow();
-  const { settings, horn, map, sums, rows } = data;
+  const { settings, horn, map } = data;
   const { naming } = settings;
   const lowest = map.notes[0].writtenMidi;
   const highest = map.notes[map.notes.length - 1].writtenMidi;
@@ -140,51 +122,7 @@ export function MapView(props: MapViewProps) {
               loud={loud}
               onLook={(note) => onLook({ note })}
             />
-            <MapRow
-              label={t('map.row.responseMs')}
-              unitText={(top) => t('map.unit.ms', { top: Math.round(top / 10) * 10 })}
-              scale={scale}
-              sums={sums}
-              evenness={rows.responseMs}
-              value={({ measures: { responseMs } }) => (responseMs === null ? null : [0, responseMs])}
-            />
-            <MapRow
-              label={t('map.row.holdSeconds')}
-              unitText={(top) => t('map.unit.seconds', { top: Math.round(top) })}
-              scale={scale}
-              sums={sums}
-              evenness={rows.holdSeconds}
-              value={({ measures: { holdSeconds } }) => (holdSeconds === null ? null : [0, holdSeconds])}
-            />
-            <MapRow
-              label={t('map.row.breathDb')}
-              unitText={() => t('map.unit.db')}
-              scale={scale}
-              sums={sums}
-              evenness={rows.breathDb}
-              least={-40}
-              most={0}
-              value={({ measures: { breathDb } }) => (breathDb === null ? null : [-40, breathDb])}
-            />
-            <MapRow
-              label={t('map.row.brightness')}
-              unitText={(top) => t('map.unit.harmonic', { top: top.toFixed(1) })}
-              scale={scale}
-              sums={sums}
-              evenness={rows.brightness}
-              value={({ measures: { brightness } }) => (brightness === null ? null : [0, brightness])}
-            />
-            <MapRow
-              label={t('map.row.reach')}
-              unitText={() => 'ppp – fff'}
-              scale={scale}
-              sums={sums}
-              evenness={rows.levelDb}
-              most={1}
-              value={({ softest, loudest }) =>
-                softest === null || loudest === null ? null : [softest, loudest]
-              }
-            />
+            <MapRows data={data} scale={scale} />
           </>
         )}
       </Box>
@@ -198,29 +136,7 @@ export function MapView(props: MapViewProps) {
           onClose={() => onLook({ note: null })}
         />
       ) : (
-        <Flex
-          mt="5"
-          columnGap="7"
-          rowGap="5"
-          wrap="wrap"
-          borderTopWidth="1px"
-          borderTopStyle="solid"
-          borderTopColor="line"
-          pt="4"
-        >
-          <Column title={t('map.sticksOut')}>
-            <StandingLines data={data} shift={shift} onLook={(note) => onLook({ note })} />
-          </Column>
-          <Column title={t('map.mouthpiece')}>
-            <AdviceLines data={data} />
-          </Column>
-          <Column title={t('map.toLookInto')}>
-            <FindingLines data={data} />
-          </Column>
-          <Column title={t('map.uncertain')}>
-            <RunLines data={data} shift={shift} />
-          </Column>
-        </Flex>
+        <MapColumns data={data} shift={shift} onLook={(note) => onLook({ note })} />
       )}
       <MapTable data={data} shift={shift} soft={soft} loud={loud} />
     </Box>
@@ -239,73 +155,3 @@ function showRegister(register: keyof typeof FIRST_OF) {
 /** A set-up as the player calls it. */
 const setupText = (mouthpiece: string, reedKind: string, t: TFunction) =>
   [mouthpiece || t('mouthpiece.unnamed'), reedKind].filter(Boolean).join(' · ');
-
-function Column({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box flex="1" minW="quarter" maxW="list">
-      <Heading as="h2" fontFamily="heading" fontSize="large" mb="1">
-        {title}
-      </Heading>
-      {children}
-    </Box>
-  );
-}
-
-interface StandingLinesProps {
-  data: HornMap;
-  shift: number;
-  onLook(note: number): void;
-}
-
-function StandingLines({ data, shift, onLook }: StandingLinesProps) {
-  const { t } = useTranslation();
-  const lines = standingOut(data, shift, STAND_OUT, t);
-  return (
-    <>
-      <Box color="muted" mb="1" data-testid="evenness">
-        {evennessText(data, t)}
-      </Box>
-      {lines.length === 0 ? (
-        <Box>{t('map.nothingSticksOut')}</Box>
-      ) : (
-        <Box as="ul" data-testid="sticks-out">
-          {lines.map(({ key, note, text }) => (
-            <li key={key}>
-              <ActionButton look="plain" textAlign="left" onClick={() => onLook(note)}>
-                {text}
-              </ActionButton>
-            </li>
-          ))}
-        </Box>
-      )}
-    </>
-  );
-}
-
-/** The notes that are not known yet, and the run that fills them in. */
-function RunLines({ data, shift }: { data: HornMap; shift: number }) {
-  const { t } = useTranslation();
-  const { horn, map, settings } = data;
-  const family = familyById('chartRun');
-  const inRange = map.notes.filter(
-    ({ writtenMidi }) => writtenMidi >= horn.lowest && writtenMidi <= horn.highest,
-  );
-  const open = inRange.filter(({ placeError }) => placeError > KNOWN_CENTS);
-  const run = chartRun(map, MOST_RUN).filter((midi) => midi >= horn.lowest && midi <= horn.highest);
-  if (!family || run.length === 0) return <Box>{t('map.allKnown')}</Box>;
-  const names = open.slice(0, 8).map(({ writtenMidi }) => noteText(writtenMidi + shift, settings.naming));
-  return (
-    <>
-      <Box mb="2" data-testid="map-progress">
-        {t('map.known', { known: inRange.length - open.length, count: inRange.length })}{' '}
-        {open.length > 0 && open.length <= 8 && t('map.openNotes', { notes: names.join(', ') })}
-      </Box>
-      <ActionLink
-        look={data.days.length === 0 ? 'main' : 'line'}
-        to={drillAddress(family, horn, { notes: run.join('.') })}
-      >
-        {t('map.run', { count: Math.max(1, Math.ceil((run.length * SECONDS_A_NOTE) / 60)) })}
-      </ActionLink>
-    </>
-  );
-}

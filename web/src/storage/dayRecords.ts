@@ -1,0 +1,39 @@
+import { cellsOfDay, observationsIn, type ObservedTake } from '@inner-hum/core/tendency';
+import { format } from 'date-fns';
+import { setupKey } from './gear.ts';
+import type { TakeRecord, TendencyDayRecord } from './records.ts';
+
+/** The day of a moment, as the player's clock had it. */
+export const dayOf = (ms: number) => format(ms, 'yyyy-MM-dd');
+
+export type Player = Pick<TakeRecord, 'mouthpieceId' | 'reedKind' | 'source'>;
+
+const idOf = (player: Player, day: string) => `${setupKey(player)}/${player.source}/${day}`;
+
+/** Whether a take tells the map anything. */
+export const counts = ({ state, deletedAt, analysis }: TakeRecord) =>
+  state === 'kept' && deletedAt === null && analysis !== null;
+
+function observed({ context, analysis, startedAt, lengthSeconds }: TakeRecord): ObservedTake[] {
+  if (!context || !analysis) return [];
+  const notes = observationsIn(context, analysis);
+  return notes.length === 0 ? [] : [{ startedAt, lengthSeconds, notes }];
+}
+
+/** A day from all its takes. */
+export function dayRecord(player: Player, day: string, takes: readonly TakeRecord[]): TendencyDayRecord {
+  const { cells } = cellsOfDay(day, takes.flatMap(observed));
+  return { id: idOf(player, day), setup: setupKey(player), source: player.source, day, cells };
+}
+
+/** The days of all takes there are; of the takes of a whole database. */
+export function daysOfTakes(takes: readonly TakeRecord[]): TendencyDayRecord[] {
+  const groups = new Map<string, TakeRecord[]>();
+  for (const take of takes.filter(counts)) {
+    const id = idOf(take, dayOf(take.startedAt));
+    groups.set(id, [...(groups.get(id) ?? []), take]);
+  }
+  return [...groups.values()]
+    .map((group) => dayRecord(group[0], dayOf(group[0].startedAt), group))
+    .filter(({ cells }) => cells.length > 0);
+}

@@ -1,0 +1,29 @@
+import type { HornId } from '@inner-hum/core/horn';
+import type { Gear, SettingsRecord } from './records.ts';
+
+/** The mouthpiece that a horn has before any is named. */
+export const firstMouthpiece = (hornId: HornId) => `${hornId}.first`;
+
+/** The mouthpiece on the horn that is played. */
+export function mouthpieceOf({
+  hornId,
+  mouthpieceIds,
+}: Pick<SettingsRecord, 'hornId' | 'mouthpieceIds'>): string {
+  return mouthpieceIds[hornId] ?? firstMouthpiece(hornId);
+}
+
+/** Mouthpiece and reed on the horn that is played. */
+export function gearOf(settings: Pick<SettingsRecord, 'hornId' | 'mouthpieceIds' | 'reedKinds'>): Gear {
+  return { mouthpieceId: mouthpieceOf(settings), reedKind: settings.reedKinds[settings.hornId] ?? '' };
+}
+
+const SEPARATOR = '|';
+
+/** A set-up as one word: a map belongs to one. */
+export const setupKey = ({ mouthpieceId, reedKind }: Gear) => `${mouthpieceId}${SEPARATOR}${reedKind}`;
+
+/** Such a word read. */
+export function readSetupKey(key: string): Gear {
+  const [mouthpieceId, ...reed] = key.split(SEPARATOR);
+  return { mouthpieceId, reedKind: reed.join(SEPARATOR) };
+}
