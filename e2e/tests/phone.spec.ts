@@ -22,4 +22,9 @@ test('a phone on the stand: first swell by touch, verdict, closer look, and back
   await expect(page).toHaveURL(/\/stand$/);
   await page.getByRole('link', { name: 'Takes' }).tap();
   await expect(page.getByText('1 take kept')).toBeVisible();
+  // What has no place below is one tap farther.
+  await page.getByText('More', { exact: true }).tap();
+  await page.getByRole('link', { name: 'High notes' }).tap();
+  await expect(page).toHaveURL(/\/high$/);
+  await expect(page.getByRole('link', { name: 'Case', exact: true })).toBeHidden();
 });

@@ -3,6 +3,9 @@ import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useLocation } from 'react-router';
 
 const ROOMS = ['stand', 'takes', 'map', 'ladder', 'high', 'shelf', 'case'] as const;
+type Room = (typeof ROOMS)[number];
+/** On a phone there is room for so many below; the others are behind one more place. */
+const PLACES = 4;
 
 /** The rail of rooms beside the room one is in; on a phone the rooms lie below. */
 export function Shell() {
@@ -41,31 +44,20 @@ export function Shell() {
           {t('app.nameInTwoLines')}
         </Box>
         <Flex as="ul" direction={{ base: 'row', md: 'column' }} h={{ base: 'full', md: 'auto' }}>
-          {ROOMS.map((room) => (
-            <Box as="li" key={room} flex={{ base: '1', md: 'none' }}>
-              <NavLink to={`/${room}`}>
-                {({ isActive }) => (
-                  <chakra.span
-                    display="flex"
-                    alignItems="center"
-                    justifyContent={{ base: 'center', md: 'flex-start' }}
-                    h={{ base: 'full', md: 'touch' }}
-                    minH="touch"
-                    pl={{ base: '2', md: '6' }}
-                    pr="2"
-                    borderLeftWidth={{ md: '4px' }}
-                    borderTopWidth={{ base: '4px', md: '0' }}
-                    borderStyle="solid"
-                    borderColor={isActive ? 'brass' : 'transparent'}
-                    color={isActive ? 'ink' : 'muted'}
-                    fontWeight={isActive ? 700 : 400}
-                  >
-                    {t(`rooms.${room}`)}
-                  </chakra.span>
-                )}
-              </NavLink>
+          {ROOMS.map((room, i) => (
+            <Box
+              as="li"
+              key={room}
+              flex={{ base: '1', md: 'none' }}
+              display={{ base: i < PLACES ? 'block' : 'none', md: 'block' }}
+            >
+              <RoomLink room={room} />
             </Box>
           ))}
+          <Box as="li" flex="1" display={{ md: 'none' }}>
+            {/* Closed again wherever one goes. */}
+            <MorePlaces key={pathname} pathname={pathname} />
+          </Box>
         </Flex>
       </Box>
       <Box
@@ -80,5 +72,67 @@ export function Shell() {
         <Outlet />
       </Box>
     </Flex>
+  );
+}
+
+function RoomLink({ room }: { room: Room }) {
+  const { t } = useTranslation();
+  return (
+    <NavLink to={`/${room}`}>
+      {({ isActive }) => <Place isActive={isActive}>{t(`rooms.${room}`)}</Place>}
+    </NavLink>
+  );
+}
+
+function Place({ isActive, children }: { isActive: boolean; children: string }) {
+  return (
+    <chakra.span
+      display="flex"
+      alignItems="center"
+      justifyContent={{ base: 'center', md: 'flex-start' }}
+      h={{ base: 'full', md: 'touch' }}
+      minH="touch"
+      pl={{ base: '2', md: '6' }}
+      pr="2"
+      borderLeftWidth={{ md: '4px' }}
+      borderTopWidth={{ base: '4px', md: '0' }}
+      borderStyle="solid"
+      borderColor={isActive ? 'brass' : 'transparent'}
+      color={isActive ? 'ink' : 'muted'}
+      fontWeight={isActive ? 700 : 400}
+      whiteSpace="nowrap"
+    >
+      {children}
+    </chakra.span>
+  );
+}
+
+/** The rooms that have no place of their own on a phone. */
+function MorePlaces({ pathname }: { pathname: string }) {
+  const { t } = useTranslation();
+  const rooms = ROOMS.slice(PLACES);
+  return (
+    <chakra.details h="full" position="relative">
+      <chakra.summary h="full" listStyleType="none" cursor="pointer">
+        <Place isActive={rooms.some((room) => pathname.startsWith(`/${room}`))}>{t('rooms.more')}</Place>
+      </chakra.summary>
+      <Box
+        as="ul"
+        position="absolute"
+        style={{ bottom: '100%' }}
+        right="0"
+        minW="field"
+        bg="paper"
+        borderWidth="1px"
+        borderStyle="solid"
+        borderColor="line"
+      >
+        {rooms.map((room) => (
+          <li key={room}>
+            <RoomLink room={room} />
+          </li>
+        ))}
+      </Box>
+    </chakra.details>
   );
 }
