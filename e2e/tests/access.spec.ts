@@ -78,6 +78,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       '/ladder/subtone?note=62',
       '/high?note=93&keys=oct.L2.L3',
       '/high/sheet',
+      '/today',
       '/map',
       '/map?note=67',
       '/map/mouthpiece',

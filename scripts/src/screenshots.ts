@@ -59,6 +59,10 @@ const browser = await chromium.launch(CHROMIUM);
 try {
   await inLook(browser, DESK, async (page) => {
     await shoot(page, 'takes');
+    await page.goto('/today');
+    await page.getByTestId('sheet').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'today');
     await page.goto('/takes?note=67');
     await page
       .getByRole('link', { name: /slipped/ })
@@ -73,10 +77,6 @@ try {
     await page.getByTestId('round-verdict').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'round');
-    await page.goto('/welcome');
-    await page.getByRole('img').waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'first-visit');
     await page.goto('/stand');
     await page.waitForTimeout(7000);
     await shoot(page, 'free-desk');

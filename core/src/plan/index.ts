@@ -13,3 +13,5 @@ export {
 } from './highTries.ts';
 export { failsEverywhere, subtoneTries, type SubtoneTry } from './subtoneTries.ts';
 export { highChart, type ChartedFingering, type ChartedNote, type HighDecision } from './highChart.ts';
+export { practisedOf, zoneOf, type Practised, type Zone } from './practised.ts';
+export { AIMS, todaySheet, type Aim, type Reason, type SheetLine, type SheetRequest } from './todaySheet.ts';

@@ -35,6 +35,9 @@ const LEAST_SPAN_DB = 6;
 /** An answer later than this is a failed beginning, as the widest tolerance has it. */
 const SLOW_MS = 250;
 
+/** The ends of a swell are told by the frames within 3 dB of its 5th and 95th percentile: in the middle so far inside. */
+const END_INSIDE_DB = 1.2;
+
 /** Played in the ordinary way: not an overtone, not other keys, no subtone, no bend, no vibrato. */
 const isOrdinary = (item: NoteItem) =>
   item.fingered === null && !item.keys && !item.tone && !item.bend && (item.vibrato ?? 'off') === 'off';
@@ -83,11 +86,12 @@ function observe(
 function pointsOf(m: NonNullable<NoteAnalysis['measures']>, levelDb: number | null): CentsAtLevel[] {
   if (levelDb === null || m.firstPartial !== null) return [];
   const span = m.dynamicSpanDb ?? 0;
+  const half = span / 2 - END_INSIDE_DB;
   const ends =
     m.softEndCents !== null && m.loudEndCents !== null && span >= LEAST_SPAN_DB
       ? [
-          { cents: m.softEndCents, level: (levelDb - span / 2) / 10 },
-          { cents: m.loudEndCents, level: (levelDb + span / 2) / 10 },
+          { cents: m.softEndCents, level: (levelDb - half) / 10 },
+          { cents: m.loudEndCents, level: (levelDb + half) / 10 },
         ]
       : m.centsMean === null
         ? []

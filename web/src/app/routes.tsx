@@ -19,6 +19,7 @@ export const router = createBrowserRouter([
         element: <Shell />,
         children: [
           { index: true, element: <Navigate to="/stand" replace /> },
+          { path: 'today', lazy: () => import('../features/today/TodayRoom.tsx') },
           { path: 'stand', lazy: () => import('../features/stand/FreeDeskRoom.tsx') },
           { path: 'stand/swell', lazy: () => import('../features/stand/SwellRoom.tsx') },
           { path: 'stand/drill/:familyId', lazy: () => import('../features/stand/DrillRoom.tsx') },

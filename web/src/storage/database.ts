@@ -17,6 +17,7 @@ import type {
   OwnExercise,
   RoundRecord,
   SettingsRecord,
+  SheetRecord,
   TakeRecord,
   TendencyDayRecord,
 } from './records.ts';
@@ -33,6 +34,7 @@ class InnerHumDatabase extends Dexie {
   mouthpieces!: Table<MouthpieceRecord, string>;
   highFingerings!: Table<HighFingeringRecord, string>;
   tendencyDays!: Table<TendencyDayRecord, string>;
+  sheets!: Table<SheetRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -63,7 +65,7 @@ class InnerHumDatabase extends Dexie {
         await transaction.table('settings').toCollection().modify(giveReadAt);
       });
     this.version(7)
-      .stores({ tendencyDays: 'id, setup, [setup+source+day]' })
+      .stores({ tendencyDays: 'id, setup, [setup+source+day]', sheets: 'day' })
       .upgrade(async (transaction) => {
         const takes = await transaction.table<TakeRecord>('takes').toArray();
         await transaction.table('tendencyDays').bulkPut(daysOfTakes(takes));

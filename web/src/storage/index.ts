@@ -9,6 +9,7 @@ export type {
   OwnExercise,
   RoundRecord,
   SettingsRecord,
+  SheetRecord,
   StandKeys,
   TakeRecord,
   TendencyDayRecord,
@@ -22,5 +23,6 @@ export * from './rounds.ts';
 export * from './ownExercises.ts';
 export * from './gear.ts';
 export * from './mouthpieces.ts';
+export * from './sheets.ts';
 export * from './highFingerings.ts';
 export { listSetups, listTendencyDays } from './tendencyDays.ts';

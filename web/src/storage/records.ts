@@ -11,6 +11,7 @@ import type {
   TakeLoudness,
   ToleranceId,
 } from '@inner-hum/core/judge';
+import type { Aim } from '@inner-hum/core/plan';
 
 /** What is played on besides the horn itself. */
 export interface Gear {
@@ -104,6 +105,19 @@ export interface TendencyDayRecord {
   /** `yyyy-MM-dd`. */
   day: string;
   cells: Float32Array<ArrayBuffer>;
+}
+
+/** Today's sheet: what was asked for and what is done; the lines follow from it and from the takes of before `plannedAt`. */
+export interface SheetRecord {
+  /** `yyyy-MM-dd`. */
+  day: string;
+  minutes: number;
+  aim: Aim;
+  plannedAt: number;
+  /** Keys of lines that stay, that are not wanted, and that are done. */
+  kept: string[];
+  notToday: string[];
+  done: string[];
 }
 
 /** Part of a take's sound; parts are numbered from 0 without holes. */

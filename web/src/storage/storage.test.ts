@@ -8,6 +8,7 @@ import { writtenMidi } from '@inner-hum/core/horn';
 import {
   addMouthpiece,
   appendChunk,
+  changeSheet,
   beginTake,
   changeSettings,
   database,
@@ -16,6 +17,7 @@ import {
   deleteTake,
   finishTake,
   firstMouthpiece,
+  lineDone,
   listMouthpieces,
   listTakes,
   listTendencyDays,
@@ -25,6 +27,7 @@ import {
   preferredFingerings,
   purgeDeleted,
   readSettings,
+  readSheetOf,
   readTakeFrames,
   undoDelete,
   unfinishedTakes,
@@ -184,4 +187,25 @@ it('keeps one settled fingering a note and mouthpiece, and what was taken off st
   expect(worn).not.toBe(g6.mouthpieceId);
   expect([...(await preferredFingerings(worn))]).toEqual([]);
   expect(mouthpieceOf({ ...(await readSettings()), hornId: 'tenor' })).toBe('tenor.first');
+});
+
+it('keeps a day’s sheet as it was planned once something was changed, and the next day begins a new one like it', async () => {
+  const morning = new Date(2026, 2, 14, 8).getTime();
+  const fresh = await readSheetOf(morning);
+  expect(fresh).toMatchObject({ day: '2026-03-14', minutes: 10, done: [] });
+  await changeSheet(fresh, { minutes: 20, aim: 'low' });
+  await lineDone(fresh, 'longHold/low');
+  await lineDone(fresh, 'longHold/low');
+  expect(await readSheetOf(morning + 10 * 3600_000)).toMatchObject({
+    plannedAt: morning,
+    minutes: 20,
+    aim: 'low',
+    done: ['longHold/low'],
+  });
+  expect(await readSheetOf(morning + 24 * 3600_000)).toMatchObject({
+    day: '2026-03-15',
+    minutes: 20,
+    aim: 'low',
+    done: [],
+  });
 });

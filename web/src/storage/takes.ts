@@ -94,14 +94,18 @@ export async function recentLoudness(source: TakeRecord['source']): Promise<Take
   return takes.flatMap(({ loudness }) => (loudness ? [loudness] : []));
 }
 
-/** What of today's playing from one kind of source tires lip and ear; `from` is when the day began, in ms. Deleted takes were played too. */
-export async function strainSince(from: number, source: TakeRecord['source']): Promise<Strain> {
+/** What of today's playing from one kind of source tires lip and ear; `from` is when the day began, in ms; `to`: up to then. Deleted takes were played too. */
+export async function strainSince(
+  from: number,
+  source: TakeRecord['source'],
+  to = Infinity,
+): Promise<Strain> {
   const sum = { playedSeconds: 0, highSeconds: 0, loudSeconds: 0 };
   await database()
     .takes.where('startedAt')
     .aboveOrEqual(from)
-    .each(({ strain, source: by }) => {
-      if (!strain || by !== source) return;
+    .each(({ strain, source: by, startedAt }) => {
+      if (!strain || by !== source || startedAt >= to) return;
       sum.playedSeconds += strain.playedSeconds;
       sum.highSeconds += strain.highSeconds;
       sum.loudSeconds += strain.loudSeconds;

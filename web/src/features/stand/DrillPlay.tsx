@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { drillAddress, readDrill, roomOf, shelfAddress, type SessionSetup } from '../../session/index.ts';
 import { familyName } from '../../ui/index.ts';
+import { SheetNext } from './SheetNext.tsx';
 import { DrillControls } from './DrillControls.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
 import { useBreathBudget } from './useBreathBudget.ts';
@@ -16,6 +17,11 @@ interface DrillPlayProps {
   horn: Horn;
   options: Options;
 }
+
+const withLine = (address: string, line: string | null) =>
+  line === null
+    ? address
+    : `${address}${address.includes('?') ? '&' : '?'}${new URLSearchParams({ sheet: line }).toString()}`;
 
 /** A fingering is of one note. */
 const forgets = (change: Choices): Choices => (change.note === undefined ? {} : { keys: '' });
@@ -33,19 +39,22 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
     return [read, family.build(horn, read)] as const;
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [search, family, horn.id, lowest, highest]);
+  // A line of today's sheet leads back to it, and on to the next.
+  const line = search.get('sheet');
   const play = useExercise(
     setup,
     exercise,
     drillAddress(family, horn, choices),
-    roomOf(family, horn, choices),
+    line === null ? roomOf(family, horn, choices) : '/today',
   );
   const budget = useBreathBudget(exercise, settings.source);
-  const go = (change: Choices) =>
-    void navigate(drillAddress(family, horn, { ...choices, ...forgets(change), ...change }), {
-      replace: true,
-    });
+  const go = (change: Choices) => {
+    const address = drillAddress(family, horn, { ...choices, ...forgets(change), ...change });
+    void navigate(withLine(address, line), { replace: true });
+  };
   const name = familyName(family.id, t);
   const { round } = play;
+  const isOver = play.phase === 'ended' && (round.count > 1 ? round.over : play.take !== null);
   return (
     <ExerciseView
       setup={setup}
@@ -53,6 +62,7 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
       title={name}
       aside={t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: exercise.tempoBpm })}
       label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
+      after={line !== null && <SheetNext key={line} line={line} isOver={isOver} />}
       controls={
         <DrillControls
           family={family}

@@ -26,6 +26,8 @@ interface ExerciseViewProps {
   label: string;
   /** What to play, chosen before and after. */
   controls: ReactNode;
+  /** What comes after all of it is played. */
+  after?: ReactNode;
 }
 
 /** The tone and the swing that are asked for. */
@@ -34,7 +36,7 @@ function howToPlay({ tone, vibrato }: NoteItem, t: TFunction): string[] {
 }
 
 /** An exercise on the Stand: the note large, its page, and below either what to choose or how it was. */
-export function ExerciseView({ setup, play, title, aside, label, controls }: ExerciseViewProps) {
+export function ExerciseView({ setup, play, title, aside, label, controls, after }: ExerciseViewProps) {
   const { t } = useTranslation();
   const { settings } = setup;
   const { phase, round, phrase, take, asks } = play;
@@ -183,6 +185,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls }: Exe
         </Box>
       </Flex>
       <Box minH="footer" pb="4" visibility={busy ? 'hidden' : 'visible'}>
+        {after}
         {take ? <TakeEnding settings={settings} play={play} take={take} /> : controls}
       </Box>
     </Flex>

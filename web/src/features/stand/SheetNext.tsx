@@ -1,0 +1,60 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { lineAddress, lineAfter, useToday } from '../../session/index.ts';
+import { lineDone } from '../../storage/index.ts';
+import { ActionButton, ActionLink, familyName } from '../../ui/index.ts';
+
+const REST_SECONDS = 12;
+
+interface SheetNextProps {
+  /** The line of today's sheet that is played. */
+  line: string;
+  isOver: boolean;
+}
+
+/** After a line of today's sheet: it is marked done, and after a rest the next one comes by itself. */
+export function SheetNext({ line, isOver }: SheetNextProps) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const [opened] = useState(() => Date.now());
+  const today = useToday(opened);
+  const [left, setLeft] = useState<number | null>(null);
+  const [waits, setWaits] = useState(false);
+  const next = today && lineAfter(today, line);
+  const to = today && (next?.family ? lineAddress(next, today.horn) : '/today');
+  const sheet = today?.sheet;
+  useEffect(() => {
+    if (isOver && sheet) void lineDone(sheet, line);
+    // Once, when it is over.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isOver, sheet === undefined]);
+  useEffect(() => {
+    if (!isOver || waits) return;
+    const until = Date.now() + 1000 * REST_SECONDS;
+    const timer = setInterval(() => setLeft(Math.max(0, Math.ceil((until - Date.now()) / 1000))), 250);
+    return () => clearInterval(timer);
+  }, [isOver, waits]);
+  useEffect(() => {
+    if (left === 0 && to && !waits) void navigate(to);
+  }, [left, to, waits, navigate]);
+  if (!isOver || !today || to === null) return null;
+  return (
+    <Flex gap="5" alignItems="center" wrap="wrap" mb="2" data-testid="sheet-next">
+      <Box fontFamily="heading" fontSize="large">
+        {next?.family ? t('today.next', { name: familyName(next.family, t) }) : t('today.lastDone')}
+      </Box>
+      {!waits && left !== null && <Box color="muted">{t('today.goesOnIn', { seconds: left })}</Box>}
+      <ActionLink to={to}>{t('today.goOn')}</ActionLink>
+      {!waits && (
+        <ActionButton look="plain" onClick={() => setWaits(true)}>
+          {t('today.wait')}
+        </ActionButton>
+      )}
+      <ActionLink look="plain" to="/today">
+        {t('today.back')}
+      </ActionLink>
+    </Flex>
+  );
+}

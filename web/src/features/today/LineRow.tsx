@@ -1,0 +1,101 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { familyById, phraseExercise, tellingPhrase } from '@inner-hum/core/exercise';
+import type { Horn } from '@inner-hum/core/horn';
+import type { SheetLine } from '@inner-hum/core/plan';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { RibbonScore } from '../../ribbon/index.ts';
+import { lineAddress } from '../../session/index.ts';
+import type { SettingsRecord } from '../../storage/index.ts';
+import { ActionButton, ActionLink, familyName, signedNote } from '../../ui/index.ts';
+import { reasonText } from './reasonText.ts';
+
+interface LineRowProps {
+  line: SheetLine;
+  place: number;
+  horn: Horn;
+  settings: SettingsRecord;
+  isDone: boolean;
+  isNext: boolean;
+  isKept: boolean;
+  onKeep(): void;
+  onNotToday(): void;
+}
+
+const RIBBON_PX = 46;
+
+/** A line of the sheet: its shape, how long it takes, and why it is there. */
+export function LineRow(props: LineRowProps) {
+  const { line, place, horn, settings, isDone, isNext, isKept, onKeep, onNotToday } = props;
+  const { t } = useTranslation();
+  const { family: id, item, reason, seconds, key } = line;
+  const exercise = useMemo(() => {
+    const family = id && familyById(id);
+    if (!family || !item) return null;
+    const whole = family.build(horn, item.choices);
+    return phraseExercise(whole, tellingPhrase(whole));
+    // The horn is made anew on every drawing; what counts of it is compared.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [id, item, horn.id, horn.lowest, horn.highest]);
+  const note = item?.choices.note;
+  const plain = id ? familyName(id, t) : t('today.free');
+  const name =
+    typeof note === 'number'
+      ? t('today.onNote', { name: plain, note: signedNote(note, settings.naming) })
+      : plain;
+  const canChange = reason.kind !== 'opening' && reason.kind !== 'free' && !isDone;
+  return (
+    <Flex
+      as="li"
+      columnGap="5"
+      rowGap="0"
+      py="3"
+      alignItems="center"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
+      borderTopWidth="1px"
+      borderTopStyle="solid"
+      borderTopColor="line"
+      borderLeftWidth="4px"
+      borderLeftStyle="solid"
+      borderLeftColor={isNext ? 'brass' : 'transparent'}
+      pl="3"
+      color={isDone ? 'muted' : 'ink'}
+      data-line={key}
+    >
+      <Box fontFamily="heading" fontSize="large" w="places" flexShrink="0">
+        {t('today.minutesShort', { minutes: (seconds / 60).toFixed(1) })}
+      </Box>
+      <Box w="field" flexShrink="0" display={{ base: 'none', md: 'block' }}>
+        {exercise && (
+          <RibbonScore
+            exercise={exercise}
+            hornId={settings.hornId}
+            height={RIBBON_PX}
+            label={t('today.shape', { name })}
+          />
+        )}
+      </Box>
+      <Box flex="1" minW={{ base: 'quarter', md: '0' }}>
+        <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
+          {place}. {name} {isDone && <Box as="span">{t('today.done')}</Box>}
+        </Box>
+        <Box color="muted">{reasonText(reason, t)}</Box>
+      </Box>
+      <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', md: 'auto' }} justifyContent="flex-end">
+        {canChange && (
+          <>
+            <ActionButton look="plain" aria-pressed={isKept} onClick={onKeep}>
+              {t(isKept ? 'today.letGo' : 'today.keep')}
+            </ActionButton>
+            <ActionButton look="plain" onClick={onNotToday}>
+              {t('today.notToday')}
+            </ActionButton>
+          </>
+        )}
+        <ActionLink look="plain" to={lineAddress(line, horn)} aria-label={t('today.play', { name })}>
+          {t('today.playIt')}
+        </ActionLink>
+      </Flex>
+    </Flex>
+  );
+}

@@ -1,0 +1,26 @@
+import { AIMS } from '@inner-hum/core/plan';
+import { useState } from 'react';
+import { useToday } from '../../session/index.ts';
+import { changeSheet } from '../../storage/index.ts';
+import { TodayView } from './TodayView.tsx';
+
+/** What to play now, and why; and, when it is played, how it was. */
+export function Component() {
+  const [opened] = useState(() => Date.now());
+  const today = useToday(opened);
+  if (!today) return null;
+  const { sheet } = today;
+  const toggled = (keys: readonly string[], key: string) =>
+    keys.includes(key) ? keys.filter((each) => each !== key) : [...keys, key];
+  return (
+    <TodayView
+      today={today}
+      onMinutes={(minutes) => void changeSheet(sheet, { minutes })}
+      onAim={(value) => void changeSheet(sheet, { aim: AIMS.find((aim) => aim === value) ?? 'zones' })}
+      onKeep={(key) => void changeSheet(sheet, { kept: toggled(sheet.kept, key) })}
+      onNotToday={(key) => void changeSheet(sheet, { notToday: toggled(sheet.notToday, key) })}
+      onAllToday={() => void changeSheet(sheet, { notToday: [] })}
+      onPlanAnew={() => void changeSheet(sheet, { plannedAt: Date.now() })}
+    />
+  );
+}
