@@ -69,6 +69,7 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   await page.getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText('0 takes kept')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
   await page.reload();
   await expect(page.getByText('The end went thin.')).toBeVisible();
 });
