@@ -13,6 +13,8 @@ interface MapRowProps {
   value(note: NoteSums): readonly [number, number] | null;
   /** What stands out is inked. */
   evenness: Evenness | null;
+  /** Whether the curve of the neighbours is on the scale of the bars. */
+  hasCurve?: boolean;
   /** Bottom and top of the row; top null: the greatest value. */
   least?: number;
   most?: number | null;
@@ -29,6 +31,7 @@ export function MapRow({
   sums,
   value,
   evenness,
+  hasCurve = true,
   least = 0,
   most = null,
 }: MapRowProps) {
@@ -66,7 +69,7 @@ export function MapRow({
           />
         );
       })}
-      {least === 0 &&
+      {hasCurve &&
         smoothPaths(evenness, (midi) => xOfNote(scale, midi), y).map((d) => (
           <path key={d} d={d} fill="none" stroke={palette.ink} strokeWidth={1} strokeOpacity={0.5} />
         ))}

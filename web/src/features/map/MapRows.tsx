@@ -48,6 +48,7 @@ export function MapRows({ data: { sums, rows }, scale }: { data: HornMap; scale:
         scale={scale}
         sums={sums}
         evenness={rows.levelDb}
+        hasCurve={false}
         most={1}
         value={({ softest, loudest }) => (softest === null || loudest === null ? null : [softest, loudest])}
       />
