@@ -303,6 +303,8 @@ function follows(
       const begins = 1000 * onsetSeconds + (slurMs ?? 0) / 2;
       near('onsetMs', 1000 * (item.startSeconds ?? NaN), begins, `${why}: item ${i}`);
     }
+    // Out of another partial than the written one there is no slur to measure.
+    if (i > 0 && items[i - 1].played === 'wrongPartial') return;
     // Where only the fingers change there is none.
     if (slurMs === 0) near('slurMs', item.measures?.slurMs ?? 0, 0, why);
     else if (slurMs !== null && item.measures?.gapMs === 0 && item.measures.firstPartial === null)
@@ -358,8 +360,7 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['highImagine', 0, { note: 92 }, FEW],
   ['chartRun', 4, {}, FEW],
   ['mouthpieceMove', 0, {}, FEW],
-  // As far as the note itself: what follows a wrong partial of the same pitch has no edge to measure.
-  ['highByOvertone', 0, { note: 94 }, 5],
+  ['highByOvertone', 0, { note: 94 }],
   ['highByStep', 0, { note: 93, start: 'countIn' }],
   ['highHold', 0, { beats: 8 }, FEW],
   ['highSwell', 0],
