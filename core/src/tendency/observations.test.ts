@@ -66,6 +66,10 @@ it('learns from ordinary notes only, with their pitch at their loudness, and how
       held(69, { vibrato: 'slow' }),
       rest,
       held(65),
+      rest,
+      held(70, { keys: ['L1', 'bis'] }),
+      rest,
+      held(92, { keys: ['oct'] }),
     ],
     [
       { item: 0, kind: 'off', cents: 12, levelDb: 0 },
@@ -76,6 +80,7 @@ it('learns from ordinary notes only, with their pitch at their loudness, and how
     [67, 'clean'],
     [71, 'clean'],
     [65, 'jumped'],
+    [92, 'clean'],
   ]);
   // mf is 4/7 of the way from ppp to fff: 2.14 dB over the middle of the 30 dB, so 12 - 8 x 0.214 cents.
   expect(notes[0].points).toHaveLength(1);

@@ -1,5 +1,5 @@
 import { fractionAtLevel, isAlone, scoreOf, type NoteItem } from '../exercise/index.ts';
-import type { WrittenMidi } from '../horn/index.ts';
+import { LAST_REGULAR, type WrittenMidi } from '../horn/index.ts';
 import type { NoteAnalysis, TakeAnalysis, TakeContext } from '../judge/index.ts';
 
 /** A pitch at a loudness: cents from the tempered note, level in tens of dB over the middle of the player's scale. */
@@ -38,9 +38,13 @@ const SLOW_MS = 250;
 /** The ends of a swell are told by the frames within 3 dB of its 5th and 95th percentile: in the middle so far inside. */
 const END_INSIDE_DB = 1.2;
 
-/** Played in the ordinary way: not an overtone, not other keys, no subtone, no bend, no vibrato. */
+/** Played in the ordinary way: not an overtone, not other keys (over F#6 all are the player's own), no subtone, no bend, no vibrato. */
 const isOrdinary = (item: NoteItem) =>
-  item.fingered === null && !item.keys && !item.tone && !item.bend && (item.vibrato ?? 'off') === 'off';
+  item.fingered === null &&
+  (!item.keys || item.writtenMidi > LAST_REGULAR) &&
+  !item.tone &&
+  !item.bend &&
+  (item.vibrato ?? 'off') === 'off';
 
 /** What a judged take tells of the notes of the horn; nothing from neck or mouthpiece alone, or under a drone. */
 export function observationsIn(context: TakeContext, analysis: TakeAnalysis): NoteObservation[] {

@@ -1,5 +1,6 @@
-import { writtenMidi, type Horn } from '@inner-hum/core/horn';
+import { LAST_REGULAR, writtenMidi, type Horn } from '@inner-hum/core/horn';
 import {
+  CELL,
   evennessOf,
   findingsOf,
   fitMap,
@@ -74,6 +75,14 @@ function firstDay(range: MapRange, moves: readonly Move[], now: Date): string {
   return range === 'move' && moved ? dayText(new Date(moved.at)) : '';
 }
 
+/** The highest note that any day holds; 0 for none. */
+function highestIn(days: readonly TendencyDayRecord[]): number {
+  return Math.max(
+    0,
+    ...days.map(({ cells }) => (cells.length > 0 ? cells[cells.length - CELL.width + CELL.midi] : 0)),
+  );
+}
+
 /** The map of the horn and mouthpiece that are played, from the kept takes of whoever plays now; null while it is read. */
 export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): HornMap | null {
   const settings = useLiveQuery(readSettings);
@@ -123,7 +132,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
     if (!read) return null;
     const horn = playersHorn(read.settings);
     // Altissimo that was played has its place as well.
-    const highest = writtenMidi(Math.max(horn.highest, 90));
+    const highest = writtenMidi(Math.max(horn.highest, LAST_REGULAR, highestIn(read.days)));
     const { lowest } = horn;
     const map = fitMap(read.days, lowest, highest);
     const sums = noteSums(read.days, lowest, highest);
