@@ -55,6 +55,7 @@ export {
   familyById,
   PURPOSES,
   scaleEnds,
+  USUAL_PULL,
   type Choices,
   type Family,
   type FamilyId,

@@ -53,9 +53,9 @@ const MAKERS: readonly Maker[] = [
   ['highTries', true, (day) => ({ note: 90 + (day % 4), tries: 6 })],
 ];
 
-/** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
-export function sheetItems(horn: Horn, day: number): SheetItem[] {
-  return MAKERS.flatMap(([id, isHeavy, choose]): SheetItem[] => {
+/** What the makers make on a day; what the range has no room for is left out. */
+function made(makers: readonly Maker[], horn: Horn, day: number): SheetItem[] {
+  return makers.flatMap(([id, isHeavy, choose]): SheetItem[] => {
     const family = familyById(id);
     if (!family?.options(horn)) return [];
     const choices = choose(day);
@@ -73,26 +73,14 @@ export function sheetItems(horn: Horn, day: number): SheetItem[] {
   });
 }
 
+/** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
+export const sheetItems = (horn: Horn, day: number) => made(MAKERS, horn, day);
+
+const easy = turn(71, 69, 67);
+const OPENING: readonly Maker[] = [
+  ['airThenNote', false, () => ({ beats: 4 })],
+  ['longHold', false, (day) => ({ note: easy(day), beats: 12, tries: 1 })],
+];
+
 /** How a sheet begins: air, then an easy middle note. */
-export function openingItems(horn: Horn, day: number): SheetItem[] {
-  const made: Maker[] = [
-    ['airThenNote', false, () => ({ beats: 4 })],
-    ['longHold', false, () => ({ note: turn(71, 69, 67)(day), beats: 12, tries: 1 })],
-  ];
-  return made.flatMap(([id, isHeavy, choose]): SheetItem[] => {
-    const family = familyById(id);
-    if (!family?.options(horn)) return [];
-    const choices = choose(day);
-    const exercise = family.build(horn, choices);
-    return [
-      {
-        family: id,
-        choices,
-        zone: zoneOf(exercise),
-        isHeavy,
-        seconds: extentOf(exercise).seconds,
-        isLoud: false,
-      },
-    ];
-  });
-}
+export const openingItems = (horn: Horn, day: number) => made(OPENING, horn, day);

@@ -1,5 +1,6 @@
 import {
   completeChoices,
+  USUAL_PULL,
   type Choices,
   type Exercise,
   type Family,
@@ -9,9 +10,6 @@ import {
 } from '@inner-hum/core/exercise';
 import { hornById, hornWithin, hornWithTop, type Horn } from '@inner-hum/core/horn';
 import type { SettingsRecord } from '../storage/index.ts';
-
-/** In tenths of a millimetre. */
-const USUAL_PULL = 10;
 
 const SUBTONES: ReadonlySet<FamilyId> = new Set([
   'fullToSubtone',

@@ -5,7 +5,7 @@ export type { LiveSound, SessionController } from './sessionTypes.ts';
 export { SessionProvider, useSession } from './SessionProvider.tsx';
 export * from './sessionSlice.ts';
 export { useSetup, type SessionSetup } from './setup.ts';
-export { lineAddress, lineAfter, useToday, type Today } from './todaySheet.ts';
+export { lineAddress, lineAfter, useToday, withLine, type Today } from './todaySheet.ts';
 export { useStrainToday, type StrainToday } from './strainToday.ts';
 export { saveTake } from './saveTake.ts';
 export { saveExercises } from './saveExercises.ts';

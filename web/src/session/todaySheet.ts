@@ -64,12 +64,15 @@ export function useToday(day: number): Today | null {
   }, [read]);
 }
 
+/** An address of the Stand that says which line of today's sheet is played there. */
+export const withLine = (address: string, key: string) =>
+  `${address}${address.includes('?') ? '&' : '?'}${new URLSearchParams({ sheet: key }).toString()}`;
+
 /** Where a line is played; null for free playing. The address says which line it is. */
 export function lineAddress({ family: id, item, key }: SheetLine, horn: Horn): string {
   const family = id && familyById(id);
   if (!family || !item) return '/stand';
-  const address = drillAddress(family, horn, item.choices);
-  return `${address}${address.includes('?') ? '&' : '?'}${new URLSearchParams({ sheet: key }).toString()}`;
+  return withLine(drillAddress(family, horn, item.choices), key);
 }
 
 /** The line that comes after one on the sheet, of those that are not done; null where that was the last. */

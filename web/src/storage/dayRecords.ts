@@ -1,6 +1,7 @@
 import { cellsOfDay, observationsIn, type ObservedTake } from '@inner-hum/core/tendency';
 import { format } from 'date-fns';
 import { setupKey } from './gear.ts';
+import { isListed } from './listed.ts';
 import type { TakeRecord, TendencyDayRecord } from './records.ts';
 
 /** The day of a moment, as the player's clock had it. */
@@ -11,8 +12,7 @@ export type Player = Pick<TakeRecord, 'mouthpieceId' | 'reedKind' | 'source'>;
 const idOf = (player: Player, day: string) => `${setupKey(player)}/${player.source}/${day}`;
 
 /** Whether a take tells the map anything. */
-export const counts = ({ state, deletedAt, analysis }: TakeRecord) =>
-  state === 'kept' && deletedAt === null && analysis !== null;
+export const counts = (take: TakeRecord) => isListed(take) && take.analysis !== null;
 
 function observed({ context, analysis, startedAt, lengthSeconds }: TakeRecord): ObservedTake[] {
   if (!context || !analysis) return [];

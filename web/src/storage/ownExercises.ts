@@ -1,5 +1,6 @@
 import { MOST_NAME, type Exercise } from '@inner-hum/core/exercise';
 import { database } from './database.ts';
+import { isListed } from './listed.ts';
 import type { OwnExercise, TakeRecord } from './records.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
@@ -56,7 +57,6 @@ export async function lastTakes(): Promise<Map<string, TakeRecord>> {
   const newest = new Map<string, TakeRecord>();
   const takes = await database().takes.orderBy('startedAt').toArray();
   for (const take of takes)
-    if (take.state === 'kept' && take.deletedAt === null && take.analysis && take.context)
-      newest.set(shelfKey(take.context.exercise), take);
+    if (isListed(take) && take.analysis && take.context) newest.set(shelfKey(take.context.exercise), take);
   return newest;
 }

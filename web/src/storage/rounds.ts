@@ -1,5 +1,6 @@
 import type { HornId } from '@inner-hum/core/horn';
 import { database } from './database.ts';
+import { isListed } from './listed.ts';
 import type { RoundRecord, TakeRecord } from './records.ts';
 
 export async function storeRound(round: RoundRecord): Promise<void> {
@@ -12,9 +13,8 @@ export async function readRound(id: string): Promise<RoundRecord | null> {
 }
 
 /** The takes of a round as they were played; a phrase played again is there again. */
-export async function readRoundTakes(roundId: string): Promise<TakeRecord[]> {
-  const takes = await database().takes.where('roundId').equals(roundId).sortBy('startedAt');
-  return takes.filter(({ state, deletedAt }) => state === 'kept' && deletedAt === null);
+export function readRoundTakes(roundId: string): Promise<TakeRecord[]> {
+  return takesOfRounds([roundId]);
 }
 
 /** Rounds of one family on a horn, oldest first. */
@@ -28,5 +28,5 @@ export async function listRounds(family: string, hornId: HornId): Promise<RoundR
 /** The takes of several rounds, as they were played. */
 export async function takesOfRounds(roundIds: readonly string[]): Promise<TakeRecord[]> {
   const takes = await database().takes.where('roundId').anyOf(roundIds).sortBy('startedAt');
-  return takes.filter(({ state, deletedAt }) => state === 'kept' && deletedAt === null);
+  return takes.filter(isListed);
 }

@@ -3,12 +3,11 @@ import type { HornId } from '@inner-hum/core/horn';
 import type { Call, Strain, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
+import { isListed } from './listed.ts';
 import type { TakeRecord } from './records.ts';
 import { rebuildDay } from './tendencyDays.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
-
-const isListed = ({ state, deletedAt }: TakeRecord) => state === 'kept' && deletedAt === null;
 
 /** Kept takes, newest first, without the deleted ones. */
 export async function listTakes(): Promise<TakeRecord[]> {

@@ -1,6 +1,6 @@
 import { toWritten, soundingMidi, type Horn, type HornId } from '../../horn/index.ts';
 import type { Body } from '../exercise.ts';
-import { defineFamily, note, restOf, type FamilyId } from './family.ts';
+import { defineFamily, downAndBack, note, restOf, type FamilyId } from './family.ts';
 import { beatsOption, halfStepsOption, startOption, tempoOption } from './options.ts';
 
 /** Sounding pitch commonly aimed at; schools and mouthpieces differ, so it can be moved. */
@@ -27,8 +27,6 @@ const alone = (id: FamilyId, body: Body, pitches: Record<HornId, number>) =>
     },
     write({ note: midi, beats, bend }) {
       const held = note(midi, beats, 'mf');
-      const quarter = beats / 4;
-      const down = -100 * bend;
       return {
         body,
         rest: { kind: 'asPlayed' },
@@ -39,13 +37,7 @@ const alone = (id: FamilyId, body: Body, pitches: Record<HornId, number>) =>
               {
                 ...held,
                 judged: ['pitch', 'hold'],
-                bend: [
-                  { beat: 0, cents: 0 },
-                  { beat: quarter, cents: 0 },
-                  { beat: 2 * quarter, cents: down },
-                  { beat: 3 * quarter, cents: 0 },
-                  { beat: beats, cents: 0 },
-                ],
+                bend: downAndBack(beats, bend),
               },
             ],
             breath: 'one',

@@ -25,7 +25,15 @@ export const chartRunDrill = defineFamily({
 });
 
 /** In tenths of a millimetre. */
-const pullOption = { kind: 'number', unit: 'tenthMm', least: -60, most: 60, step: 1, usual: 10 } as const;
+export const USUAL_PULL = 10;
+const pullOption = {
+  kind: 'number',
+  unit: 'tenthMm',
+  least: -60,
+  most: 60,
+  step: 1,
+  usual: USUAL_PULL,
+} as const;
 
 /** Low, middle and high of the range: the short tubes move most, the long ones hardly. */
 const movedNotes = (lowest: number, highest: number) =>

@@ -1,7 +1,7 @@
 import { CoreError } from '../../signal/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
-import type { Attack, Exercise, ExerciseItem, NoteItem, Phrase, StartMode } from '../exercise.ts';
+import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Phrase, StartMode } from '../exercise.ts';
 import { parseExercise } from '../validate.ts';
 import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
 
@@ -133,6 +133,15 @@ export function note(
     judged: null,
   };
 }
+
+/** Held for a quarter, bent down by so many half steps and back, held for the last quarter. */
+export const downAndBack = (beats: number, halfSteps: number): BendPoint[] => [
+  { beat: 0, cents: 0 },
+  { beat: beats / 4, cents: 0 },
+  { beat: beats / 2, cents: -100 * halfSteps },
+  { beat: (3 * beats) / 4, cents: 0 },
+  { beat: beats, cents: 0 },
+];
 
 /** A note slurred to at one level. */
 export const slurred = (midi: number, lengthBeats: number, mark: DynamicMark) =>

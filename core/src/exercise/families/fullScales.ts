@@ -1,5 +1,5 @@
 import { HIGHEST_NOTE, LAST_REGULAR, writtenMidi } from '../../horn/index.ts';
-import { MAJOR_KEYS } from '../keys.ts';
+import { MAJOR_KEYS, type MajorKey } from '../keys.ts';
 import { defineFamily, note, restOf, slurred } from './family.ts';
 import {
   beatsOption,
@@ -16,6 +16,18 @@ import { fullScale, scaleEnds } from './scaleRange.ts';
 const line = (notes: readonly number[], beats: number, mark: Parameters<typeof slurred>[2]) =>
   notes.map((midi, i) => (i === 0 ? note(midi, beats, mark) : slurred(midi, beats, mark)));
 
+/** One key or all, each in one phrase over a range. */
+const scalePhrases = (
+  key: MajorKey | 'all',
+  range: Parameters<typeof fullScale>[1],
+  beats: number,
+  mark: Parameters<typeof slurred>[2],
+) =>
+  (key === 'all' ? MAJOR_KEYS : [key]).map((each) => ({
+    items: line(fullScale(each, range), beats, mark),
+    key: each,
+  }));
+
 /** Each major scale past its octave to the highest note of the key on the horn, and to the lowest. */
 export const fullScales = defineFamily({
   id: 'fullScales',
@@ -29,10 +41,7 @@ export const fullScales = defineFamily({
   }),
   write: ({ key, beats, from }, horn) => ({
     rest: restOf(8),
-    phrases: (key === 'all' ? MAJOR_KEYS : [key]).map((each) => ({
-      items: line(fullScale(each, horn), beats, from),
-      key: each,
-    })),
+    phrases: scalePhrases(key, horn, beats, from),
   }),
 });
 
@@ -51,10 +60,7 @@ export const highScales = defineFamily({
     })),
   write: ({ key, high, beats, from }, { lowest }) => ({
     rest: restOf(8),
-    phrases: (key === 'all' ? MAJOR_KEYS : [key]).map((each) => ({
-      items: line(fullScale(each, { lowest, highest: writtenMidi(high) }), beats, from),
-      key: each,
-    })),
+    phrases: scalePhrases(key, { lowest, highest: writtenMidi(high) }, beats, from),
   }),
 });
 

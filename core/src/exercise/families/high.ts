@@ -1,13 +1,6 @@
 // Over the regular range, where every horn has its own fingerings.
 
-import {
-  HIGHEST_NOTE,
-  isHighNote,
-  LAST_REGULAR,
-  readFingeringKey,
-  writtenMidi,
-  type Horn,
-} from '../../horn/index.ts';
+import { HIGHEST_NOTE, isHighNote, LAST_REGULAR, readFingeringKey, type Horn } from '../../horn/index.ts';
 import type { Attack, Judged, NoteItem } from '../exercise.ts';
 import type { DynamicMark } from '../dynamics.ts';
 import { note } from './family.ts';
@@ -45,13 +38,4 @@ export function highNote(
     ...(keys !== '' && isHighNote(midi) && { keys: [...readFingeringKey(keys)] }),
     judged,
   };
-}
-
-/** Where to come from: the lowest partial that a low fingering has of it, by the note whose fingering that is; null where none has. */
-export function overtoneBelow(midi: number, lowest: number, partials: readonly number[], lastTube: number) {
-  for (const partial of partials) {
-    const tube = midi - Math.round(12 * Math.log2(partial));
-    if (tube >= lowest && tube <= lastTube) return { tube: writtenMidi(tube), partial };
-  }
-  return null;
 }

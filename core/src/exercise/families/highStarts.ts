@@ -1,7 +1,7 @@
-import { LAST_FUNDAMENTAL, writtenMidi } from '../../horn/index.ts';
+import { LAST_FUNDAMENTAL, routesTo, writtenMidi } from '../../horn/index.ts';
 import type { ExerciseItem } from '../exercise.ts';
 import { defineFamily, note as plainNote, rest, restOf, slurred } from './family.ts';
-import { highNote, highNoteOptions, overtoneBelow, withHigh } from './high.ts';
+import { highNote, highNoteOptions, withHigh } from './high.ts';
 import {
   beatsOption,
   choiceOption,
@@ -64,8 +64,6 @@ export const highImagine = defineFamily({
   },
 });
 
-const OVER = [5, 6, 7, 8];
-
 /** The same pitch as an overtone of a low fingering first, then by its own: the throat stays where it was. */
 export const highByOvertone = defineFamily({
   id: 'highByOvertone',
@@ -82,8 +80,12 @@ export const highByOvertone = defineFamily({
             tempoBpm: tempoOption(60),
           },
     ),
-  write({ note, keys, beats, from, tries }, { lowest }) {
-    const below = overtoneBelow(note, lowest, OVER, LAST_FUNDAMENTAL);
+  write({ note, keys, beats, from, tries }, horn) {
+    // The lowest partial is the surest.
+    const below = routesTo(writtenMidi(note), horn)
+      .filter(({ kind }) => kind === 'longTube')
+      .toSorted((a, b) => a.partial - b.partial)
+      .at(0);
     const own = highNote(note, keys, beats, from, below ? 'slurred' : 'any', ['pitch', 'start', 'hold']);
     return {
       rest: restOf(4),

@@ -1,5 +1,5 @@
 import { shapedDynamics } from '../swell.ts';
-import { defineFamily } from './family.ts';
+import { defineFamily, downAndBack } from './family.ts';
 import { highNote, highNoteOptions, withHigh } from './high.ts';
 import {
   beatsOption,
@@ -82,7 +82,6 @@ export const voicingDrop = defineFamily({
       start: startOption('playToStart'),
     })),
   write({ note, keys, bend, beats, tries }) {
-    const [quarter, down] = [beats / 4, -100 * bend];
     return {
       rest: { kind: 'asPlayed' },
       phrases: [
@@ -90,13 +89,7 @@ export const voicingDrop = defineFamily({
           items: [
             {
               ...highNote(note, keys, beats, 'mf', 'any', ['pitch', 'hold']),
-              bend: [
-                { beat: 0, cents: 0 },
-                { beat: quarter, cents: 0 },
-                { beat: 2 * quarter, cents: down },
-                { beat: 3 * quarter, cents: 0 },
-                { beat: beats, cents: 0 },
-              ],
+              bend: downAndBack(beats, bend),
             },
           ],
           breath: 'one',

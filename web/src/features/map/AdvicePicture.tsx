@@ -3,7 +3,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { MouthpieceAdvice } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { LABEL_FAMILY, useElementWidth, useRibbonPalette } from '../../ribbon/index.ts';
-import { signedNote } from '../../ui/index.ts';
+import { axisCents, signedNote } from '../../ui/index.ts';
 import { mapScale, xOfNote } from './mapScale.ts';
 
 interface AdvicePictureProps {
@@ -44,7 +44,7 @@ export function AdvicePicture({ notes, naming, label }: AdvicePictureProps) {
                 strokeWidth={cents === 0 ? 1.6 : 1}
               />
               <text x={0} y={y(cents) + 5} fill={palette.muted} fontSize={13} fontFamily={LABEL_FAMILY}>
-                {cents === 0 ? t('scatter.true') : t(cents > 0 ? 'map.sharp' : 'map.flat', { cents: reach })}
+                {axisCents(cents, t)}
               </text>
             </g>
           ))}

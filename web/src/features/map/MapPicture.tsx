@@ -6,6 +6,7 @@ import {
 } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { LABEL_FAMILY, useRibbonPalette, type RibbonPalette } from '../../ribbon/index.ts';
+import { axisCents } from '../../ui/index.ts';
 import { stepOf, xOfNote, type MapScale } from './mapScale.ts';
 import { smoothPaths } from './smoothPaths.ts';
 import { KNOWN_CENTS } from './useHornMap.ts';
@@ -76,11 +77,11 @@ export function MapPicture({ map, pitch, under, scale, looked, soft, loud }: Map
           fontSize={13}
           fontFamily={LABEL_FAMILY}
         >
-          {t(cents > 0 ? 'map.sharp' : 'map.flat', { cents: reach })}
+          {axisCents(cents, t)}
         </text>
       ))}
       <text x={0} y={y(0) + 4} fill={palette.muted} fontSize={13} fontFamily={LABEL_FAMILY}>
-        {t('scatter.true')}
+        {axisCents(0, t)}
       </text>
       {under?.notes.map((note) =>
         note.days > 0 ? (

@@ -12,6 +12,7 @@ import {
   YAxis,
 } from 'recharts';
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
+import { axisCents } from '../../ui/index.ts';
 
 /** One pitch of the note, and when it was played. */
 export interface PlayedPoint extends CentsAtLevel {
@@ -46,11 +47,7 @@ export default function NoteCharts({ points, label, bend, medium }: NoteChartsPr
       dataKey="cents"
       domain={[-reach, reach]}
       ticks={[-reach, 0, reach]}
-      tickFormatter={(cents: number) =>
-        cents === 0
-          ? t('scatter.true')
-          : t(cents > 0 ? 'scatter.sharp' : 'scatter.flat', { cents: Math.abs(cents) })
-      }
+      tickFormatter={(cents: number) => axisCents(cents, t)}
       tick={text}
       tickLine={false}
       axisLine={false}
@@ -104,7 +101,7 @@ export default function NoteCharts({ points, label, bend, medium }: NoteChartsPr
               tick={text}
               tickLine={false}
               axisLine={false}
-            ></XAxis>
+            />
             {yAxis}
             <ReferenceLine y={0} stroke={palette.brass} />
             <ReferenceLine

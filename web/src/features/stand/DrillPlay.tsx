@@ -3,7 +3,14 @@ import type { Horn } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
-import { drillAddress, readDrill, roomOf, shelfAddress, type SessionSetup } from '../../session/index.ts';
+import {
+  drillAddress,
+  readDrill,
+  roomOf,
+  shelfAddress,
+  withLine,
+  type SessionSetup,
+} from '../../session/index.ts';
 import { familyName } from '../../ui/index.ts';
 import { SheetNext } from './SheetNext.tsx';
 import { DrillControls } from './DrillControls.tsx';
@@ -17,11 +24,6 @@ interface DrillPlayProps {
   horn: Horn;
   options: Options;
 }
-
-const withLine = (address: string, line: string | null) =>
-  line === null
-    ? address
-    : `${address}${address.includes('?') ? '&' : '?'}${new URLSearchParams({ sheet: line }).toString()}`;
 
 /** A fingering is of one note. */
 const forgets = (change: Choices): Choices => (change.note === undefined ? {} : { keys: '' });
@@ -50,7 +52,7 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   const budget = useBreathBudget(exercise, settings.source);
   const go = (change: Choices) => {
     const address = drillAddress(family, horn, { ...choices, ...forgets(change), ...change });
-    void navigate(withLine(address, line), { replace: true });
+    void navigate(line === null ? address : withLine(address, line), { replace: true });
   };
   const name = familyName(family.id, t);
   const { round } = play;

@@ -10,6 +10,7 @@ import {
   YAxis,
 } from 'recharts';
 import { LABEL_FAMILY, MARK_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
+import { axisCents } from '../../ui/index.ts';
 import { MARK_TICKS, type Scatter } from './scatterPoints.ts';
 
 interface LevelScatterProps {
@@ -69,11 +70,7 @@ export default function LevelScatter({ here, there, label }: LevelScatterProps) 
             dataKey="cents"
             domain={[-reach, reach]}
             ticks={[-reach, -reach / 2, 0, reach / 2, reach]}
-            tickFormatter={(cents: number) =>
-              cents === 0
-                ? t('scatter.true')
-                : t(cents > 0 ? 'scatter.sharp' : 'scatter.flat', { cents: Math.abs(cents) })
-            }
+            tickFormatter={(cents: number) => axisCents(cents, t)}
             tick={text}
             tickLine={false}
             axisLine={false}
