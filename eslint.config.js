@@ -13,6 +13,7 @@ const coreFolders = [
   'hearing',
   'tone',
   'judge',
+  'practice',
   'plan',
   'tendency',
   'standin',
@@ -26,7 +27,8 @@ const coreMay = {
   hearing: ['signal', 'stats'],
   tone: ['hearing', 'horn', 'stats', 'signal'],
   judge: ['tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
-  plan: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
+  practice: ['judge', 'exercise', 'horn', 'stats', 'signal'],
+  plan: ['practice', 'judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   tendency: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],

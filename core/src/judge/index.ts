@@ -19,7 +19,7 @@ export type { TakeEvent } from './takeEvent.ts';
 export type { ItemMeasures, NoteMeasures, SwellMeasures } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';
 export type { Advice, Finding } from './finding.ts';
-export type { Verdict } from './verdict.ts';
+export { isPlain, type Verdict } from './verdict.ts';
 export type { WholeVerdict } from './wholeTake.ts';
 export { learnScale, type TakeLoudness } from './learnScale.ts';
 export { measureSteadyTone, type SteadyTone } from './calibration.ts';

@@ -13,5 +13,8 @@ export {
 } from './highTries.ts';
 export { failsEverywhere, subtoneTries, type SubtoneTry } from './subtoneTries.ts';
 export { highChart, type ChartedFingering, type ChartedNote, type HighDecision } from './highChart.ts';
-export { practisedOf, zoneOf, type Practised, type Zone } from './practised.ts';
-export { AIMS, todaySheet, type Aim, type Reason, type SheetLine, type SheetRequest } from './todaySheet.ts';
+export { needOf, wentBadly, type Need } from './need.ts';
+export { practiceHistory, type PracticeHistory, type Tries } from './practiceHistory.ts';
+export { AIMS, type Aim } from './schools.ts';
+export type { RoutineItem } from './ownRoutine.ts';
+export { todaySheet, type Reason, type SheetLine, type SheetRequest } from './todaySheet.ts';

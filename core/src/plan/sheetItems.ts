@@ -1,70 +1,114 @@
 import { extentOf, familyById, strainsOf, type Choices, type FamilyId } from '../exercise/index.ts';
-import type { Horn } from '../horn/index.ts';
-import { zoneOf, type Zone } from './practised.ts';
+import { isHighNote, registerOf, writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
+import { zoneOf, type Zone } from '../practice/index.ts';
 
 /** Something that may stand on a sheet. */
 export interface SheetItem {
+  /** What it is known by on this sheet. */
+  key: string;
+  /** Family and zone: what is put aside for a day. */
+  slot: string;
   family: FamilyId;
   choices: Choices;
   zone: Zone;
+  /** The note it is on; null where it is of several. */
+  midi: WrittenMidi | null;
   /** Tires lip or breath: is followed by something light. */
   isHeavy: boolean;
   seconds: number;
   isLoud: boolean;
 }
 
-type Maker = [family: FamilyId, isHeavy: boolean, choices: (day: number) => Choices];
+/** What a sheet may ask for: on one of several notes, or (null) on its own. */
+export interface Maker {
+  family: FamilyId;
+  isHeavy: boolean;
+  notes: readonly number[] | null;
+  choices(note: number, day: number): Choices;
+}
 
-/** One of several, another one each day. */
-const turn =
-  <Value>(...values: readonly Value[]) =>
-  (day: number): Value =>
-    values[((day % values.length) + values.length) % values.length];
+/** Which of a maker's notes it is this time. */
+export type PickNote = (family: FamilyId, zone: Zone, notes: readonly WrittenMidi[]) => WrittenMidi;
 
-const low = turn(58, 60, 62, 59, 61);
-const middle = turn(67, 71, 69, 65, 72);
-const high = turn(76, 81, 79, 83, 74);
-const palm = turn(86, 88, 87, 89);
-const key = turn('C', 'F', 'G', 'Bb', 'D', 'Eb', 'A', 'Ab', 'E', 'Db', 'B', 'F#');
+const LOW = [57, 58, 59, 60, 61, 62];
+const MIDDLE = [65, 67, 69, 71, 72];
+const HIGH = [74, 76, 79, 81, 83];
+const PALM = [86, 87, 88, 89];
+const ALTISSIMO = [90, 91, 92, 93];
 
-/** In short versions, a minute or two each: base notes go round by the day. */
+const KEYS = ['C', 'F', 'G', 'Bb', 'D', 'Eb', 'A', 'Ab', 'E', 'Db', 'B', 'F#'];
+const turn = <Value>(values: readonly Value[], day: number) =>
+  values[((day % values.length) + values.length) % values.length];
+
+/** In short versions, a minute or two each. */
 const MAKERS: readonly Maker[] = [
-  ['octaveRestart', true, (day) => ({ note: low(day), to: low(day), tempoBpm: 72 })],
-  ['quietDescent', true, () => ({ tempoBpm: 100 })],
-  ['returnToBottom', false, (day) => ({ note: low(day), climb: 3, tempoBpm: 80 })],
-  ['fullToSubtone', false, (day) => ({ note: low(day), to: low(day) })],
-  ['vowelSweep', false, (day) => ({ note: low(day), tries: 2 })],
-  ['longHold', false, (day) => ({ note: low(day), beats: 16, tries: 2 })],
-  ['pairedSwells', true, (day) => ({ note: low(day), to: low(day), tempoBpm: 60 })],
-  ['swell', false, (day) => ({ note: middle(day), beats: 8 })],
-  ['longHold', false, (day) => ({ note: middle(day), beats: 16, tries: 2 })],
-  ['vibratoTones', false, (day) => ({ note: middle(day) })],
-  ['breakDrill', true, () => ({ tempoBpm: 80 })],
-  ['intervalTones', false, (day) => ({ note: low(day), widest: 3, freeBeats: 0, tempoBpm: 80 })],
-  ['overtoneHits', true, (day) => ({ note: low(day), partial: 2 + (day % 3) })],
-  ['overtoneEar', false, (day) => ({ note: low(day), partial: 2 + (day % 3), tries: 2 })],
-  ['overtoneClimb', true, (day) => ({ note: low(day), partial: 3 })],
-  ['swell', false, (day) => ({ note: high(day), beats: 8 })],
-  ['longHold', false, (day) => ({ note: high(day), beats: 16, tries: 2 })],
-  ['fullScales', true, (day) => ({ key: key(day) })],
-  ['wideningDown', true, (day) => ({ note: high(day), widest: 3, tempoBpm: 72 })],
-  ['longHold', true, (day) => ({ note: palm(day), beats: 12, tries: 2 })],
-  ['swell', true, (day) => ({ note: palm(day), beats: 8 })],
-  ['highTries', true, (day) => ({ note: 90 + (day % 4), tries: 6 })],
+  maker('octaveRestart', true, LOW, (note) => ({ note, to: note, tempoBpm: 72 })),
+  maker('quietDescent', true, null, () => ({ tempoBpm: 100 })),
+  maker('returnToBottom', false, LOW, (note) => ({ note, climb: 3, tempoBpm: 80 })),
+  maker('fullToSubtone', false, LOW, (note) => ({ note, to: note })),
+  maker('vowelSweep', false, LOW, (note) => ({ note, tries: 2 })),
+  maker('longHold', false, LOW, (note) => ({ note, beats: 16, tries: 2 })),
+  maker('pairedSwells', true, LOW, (note) => ({ note, to: note, tempoBpm: 60 })),
+  maker('swell', false, MIDDLE, (note) => ({ note, beats: 8 })),
+  maker('longHold', false, MIDDLE, (note) => ({ note, beats: 16, tries: 2 })),
+  maker('vibratoTones', false, MIDDLE, (note) => ({ note })),
+  maker('breakDrill', true, null, () => ({ tempoBpm: 80 })),
+  maker('intervalTones', false, LOW, (note) => ({ note, widest: 3, freeBeats: 0, tempoBpm: 80 })),
+  maker('overtoneHits', true, LOW, (note, day) => ({ note, partial: 2 + (day % 3) })),
+  maker('overtoneEar', false, LOW, (note, day) => ({ note, partial: 2 + (day % 3), tries: 2 })),
+  maker('overtoneClimb', true, LOW, (note) => ({ note, partial: 3 })),
+  maker('swell', false, HIGH, (note) => ({ note, beats: 8 })),
+  maker('longHold', false, HIGH, (note) => ({ note, beats: 16, tries: 2 })),
+  maker('fullScales', true, null, (_, day) => ({ key: turn(KEYS, day) })),
+  maker('wideningDown', true, HIGH, (note) => ({ note, widest: 3, tempoBpm: 72 })),
+  maker('longHold', true, PALM, (note) => ({ note, beats: 12, tries: 2 })),
+  maker('swell', true, PALM, (note) => ({ note, beats: 8 })),
+  maker('highTries', true, ALTISSIMO, (note) => ({ note, tries: 6 })),
 ];
 
-/** What the makers make on a day; what the range has no room for is left out. */
-function made(makers: readonly Maker[], horn: Horn, day: number): SheetItem[] {
-  return makers.flatMap(([id, isHeavy, choose]): SheetItem[] => {
+const OPENING: readonly Maker[] = [
+  maker('airThenNote', false, null, () => ({ beats: 4 })),
+  maker('longHold', false, [67, 69, 71], (note) => ({ note, beats: 12, tries: 1 })),
+];
+
+function maker(
+  family: FamilyId,
+  isHeavy: boolean,
+  notes: readonly number[] | null,
+  choices: Maker['choices'],
+): Maker {
+  return { family, isHeavy, notes, choices };
+}
+
+/** Without a better reason another note each day. */
+const byTheDay =
+  (day: number): PickNote =>
+  (_family, _zone, notes) =>
+    turn(notes, day);
+
+/** What makers make on a day; what the range has no room for is left out. */
+export function made(makers: readonly Maker[], horn: Horn, day: number, pick = byTheDay(day)): SheetItem[] {
+  return makers.flatMap(({ family: id, isHeavy, notes, choices: choose }): SheetItem[] => {
     const family = familyById(id);
     if (!family?.options(horn)) return [];
-    const choices = choose(day);
+    const there = (notes ?? [])
+      .filter((note) => isHighNote(note) || (note >= horn.lowest && note <= horn.highest))
+      .map(writtenMidi);
+    if (notes && there.length === 0) return [];
+    const first = there.at(0);
+    const midi = first === undefined ? null : pick(id, zoneOfFirst(first), there);
+    const choices = choose(midi ?? 0, day);
     const exercise = family.build(horn, choices);
+    const zone = first === undefined ? zoneOf(exercise) : zoneOfFirst(first);
+    const slot = `${id}/${zone}`;
     return [
       {
+        key: midi === null ? slot : `${slot}/${midi}`,
+        slot,
         family: id,
         choices,
-        zone: zoneOf(exercise),
+        zone,
+        midi,
         isHeavy,
         seconds: extentOf(exercise).seconds,
         isLoud: strainsOf(exercise).includes('loud'),
@@ -73,14 +117,15 @@ function made(makers: readonly Maker[], horn: Horn, day: number): SheetItem[] {
   });
 }
 
-/** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
-export const sheetItems = (horn: Horn, day: number) => made(MAKERS, horn, day);
+/** All notes of a maker lie in the zone of its first. */
+const zoneOfFirst = (midi: WrittenMidi): Zone => (isHighNote(midi) ? 'altissimo' : registerOf(midi));
 
-const easy = turn(71, 69, 67);
-const OPENING: readonly Maker[] = [
-  ['airThenNote', false, () => ({ beats: 4 })],
-  ['longHold', false, (day) => ({ note: easy(day), beats: 12, tries: 1 })],
-];
+/** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
+export const sheetItems = (horn: Horn, day: number, pick?: PickNote) => made(MAKERS, horn, day, pick);
 
 /** How a sheet begins: air, then an easy middle note. */
-export const openingItems = (horn: Horn, day: number) => made(OPENING, horn, day);
+export const openingItems = (horn: Horn, day: number) =>
+  made(OPENING, horn, day).map((item) => ({ ...item, key: `opening/${item.family}` }));
+
+/** Lists of notes, one a zone, lowest first. */
+export const NOTES_BY_ZONE: readonly (readonly number[])[] = [LOW, MIDDLE, HIGH, PALM];

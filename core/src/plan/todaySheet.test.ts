@@ -1,11 +1,14 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { hornById, HORN_IDS } from '../horn/index.ts';
+import { hornById, HORN_IDS, writtenMidi } from '../horn/index.ts';
+import { NO_FIGURES, type PractisedNote } from '../practice/index.ts';
 import { createRandom } from '../signal/index.ts';
-import { needOf } from './need.ts';
-import type { Practised, Zone } from './practised.ts';
+import { needOf, type Wanted } from './need.ts';
+import type { RoutineItem } from './ownRoutine.ts';
+import { practiceHistory } from './practiceHistory.ts';
+import { AIMS } from './schools.ts';
 import { sheetItems, type SheetItem } from './sheetItems.ts';
-import { AIMS, todaySheet, type SheetRequest } from './todaySheet.ts';
+import { todaySheet, type SheetRequest } from './todaySheet.ts';
 
 const DAY_MS = 24 * 3600_000;
 const NOW = 20_000 * DAY_MS;
@@ -14,8 +17,11 @@ const request = (change: Partial<SheetRequest> = {}): SheetRequest => ({
   horn: hornById('alto'),
   minutes: 10,
   aim: 'zones',
+  family: 'pairedSwells',
+  routine: [],
   history: [],
   now: NOW,
+  dayStart: NOW,
   dayNumber: 20_000,
   highSeconds: null,
   loudSeconds: null,
@@ -23,6 +29,29 @@ const request = (change: Partial<SheetRequest> = {}): SheetRequest => ({
   notToday: [],
   ...change,
 });
+
+/** Tries at an item, all at one moment. */
+function triesAt(
+  { family, midi, zone }: Wanted,
+  at: number,
+  judged: number,
+  asWritten: number,
+): PractisedNote[] {
+  const usual = { low: 60, middle: 68, high: 79, palm: 88, altissimo: 91 };
+  const note = midi ?? writtenMidi(usual[zone]);
+  return Array.from({ length: judged }, (_, i) => ({
+    family,
+    writtenMidi: note,
+    fingeredMidi: note,
+    at,
+    seconds: 4,
+    asWritten: i < asWritten,
+    figures: NO_FIGURES,
+  }));
+}
+
+const needsOn = (history: readonly PractisedNote[], now: number) => (wanted: Wanted) =>
+  needOf(wanted, practiceHistory(history, now), now, now);
 
 const anyHistory = fc.array(
   fc.record({
@@ -48,10 +77,14 @@ it('keeps every promise of a sheet for any day, horn, time, aim and history', ()
       (hornId, minutes, aim, tried, dayNumber, highSeconds) => {
         const horn = hornById(hornId);
         const items = sheetItems(horn, dayNumber);
-        const history = tried.map(({ item, daysAgo, judged, share }): Practised => {
-          const { family, zone } = items[item % items.length];
-          return { family, zone, at: NOW - daysAgo * DAY_MS, judged, asWritten: Math.round(share * judged) };
-        });
+        const history = tried.flatMap(({ item, daysAgo, judged, share }) =>
+          triesAt(
+            items[item % items.length],
+            Math.round(NOW - daysAgo * DAY_MS),
+            judged,
+            Math.round(share * judged),
+          ),
+        );
         const asked = request({ horn, minutes, aim, history, dayNumber, highSeconds });
         const sheet = todaySheet(asked);
         expect(todaySheet(asked)).toEqual(sheet);
@@ -70,22 +103,30 @@ it('keeps every promise of a sheet for any day, horn, time, aim and history', ()
           expect(zones.some((zone) => zone === 'high' || zone === 'palm' || zone === 'altissimo')).toBe(true);
         // Limits, and heavy beside heavy only where nothing light is left.
         const body = sheet.slice(2, -1).flatMap(({ item }) => (item ? [item] : []));
-        const high = body.filter(({ zone }) => zone === 'palm' || zone === 'altissimo');
-        expect(high.reduce((sum, item) => sum + item.seconds, 0)).toBeLessThanOrEqual(
-          Math.min(0.3 * 60 * minutes, highSeconds ?? Infinity),
-        );
+        const highOf = (lines: typeof sheet) =>
+          lines.reduce(
+            (sum, { item }) =>
+              sum + (item && (item.zone === 'palm' || item.zone === 'altissimo') ? item.seconds : 0),
+            0,
+          );
+        const isSchool = ({ reason }: (typeof sheet)[number]) => ['school', 'covers'].includes(reason.kind);
+        expect(highOf(sheet)).toBeLessThanOrEqual(highSeconds ?? Infinity);
+        if (!sheet.some(isSchool)) expect(highOf(sheet)).toBeLessThanOrEqual(0.3 * 60 * minutes);
         body.forEach((item, i) => {
           if (i > 0 && item.isHeavy && body[i - 1].isHeavy)
             expect(body.slice(i).every(({ isHeavy }) => isHeavy)).toBe(true);
         });
         // Reasons are true.
+        const needs = needsOn(history, NOW);
         for (const { item, reason } of sheet) {
           if (!item || !('zone' in reason)) continue;
-          const need = needOf(item.family, item.zone, history, NOW);
-          if (reason.kind === 'fresh') expect(need.daysSince).toBeNull();
-          else expect(reason.days).toBe(Math.floor(need.daysSince ?? NaN));
+          expect(zones).toContain(reason.zone);
+          const need = needs(item);
+          const tally = reason.midi === null ? need.zone : need.note;
+          if (reason.kind === 'fresh') expect(tally?.daysSince).toBeNull();
+          else expect(reason.days).toBe(Math.floor(tally?.daysSince ?? NaN));
           if (reason.kind === 'fails')
-            expect([reason.asWritten, reason.judged]).toEqual([need.asWritten, need.judged]);
+            expect([reason.asWritten, reason.judged]).toEqual([tally?.asWritten, tally?.judged]);
         }
       },
     ),
@@ -95,23 +136,69 @@ it('keeps every promise of a sheet for any day, horn, time, aim and history', ()
 
 it('keeps what is to stay, leaves out what is not wanted today, and rests what fails again and again', () => {
   const [first] = todaySheet(request()).slice(2);
-  const without = todaySheet(request({ notToday: [first.key] }));
-  expect(without.map(({ key }) => key)).not.toContain(first.key);
+  const without = todaySheet(request({ notToday: [first.slot] }));
+  expect(without.map(({ slot }) => slot)).not.toContain(first.slot);
   const rare = todaySheet(request({ minutes: 45 })).at(-2);
   expect(rare && todaySheet(request({ kept: [rare.key] })).map(({ key }) => key)).toContain(rare?.key);
-  const failing = [0.6, 1.6, 2.6].map((daysAgo): Practised => ({
-    family: 'quietDescent',
-    zone: 'low',
-    at: NOW - daysAgo * DAY_MS,
-    judged: 4,
-    asWritten: 0,
-  }));
-  const tired = needOf('quietDescent', 'low', failing, NOW);
+  const descent: Wanted = { family: 'quietDescent', zone: 'low', midi: null };
+  const failing = [0.6, 1.6, 2.6].flatMap((daysAgo) => triesAt(descent, NOW - daysAgo * DAY_MS, 4, 0));
+  const tired = needsOn(failing, NOW)(descent);
   expect(tired.isResting).toBe(true);
   // A day later it is wanted again, more than before.
-  const later = needOf('quietDescent', 'low', failing, NOW + DAY_MS);
+  const later = needsOn(failing, NOW + DAY_MS)(descent);
   expect(later.isResting).toBe(false);
   expect(later.need).toBeGreaterThan(3 * tired.need);
+});
+
+it('goes to the note that fails, and lets a line that went badly wait until tomorrow', () => {
+  const tried = [58, 59, 60, 61, 62].flatMap((midi) =>
+    triesAt(
+      { family: 'longHold', zone: 'low', midi: writtenMidi(midi) },
+      NOW - 4 * DAY_MS,
+      8,
+      midi === 61 ? 2 : 7,
+    ),
+  );
+  const hold = todaySheet(request({ history: tried, minutes: 30 })).find(
+    ({ slot }) => slot === 'longHold/low',
+  );
+  expect(hold?.reason).toMatchObject({ kind: 'fails', midi: 61, judged: 8, asWritten: 2, days: 4 });
+  if (!hold?.item) throw new Error('It is not on the sheet.');
+  const badly = [...tried, ...triesAt(hold.item, NOW + 60_000, 2, 0)];
+  const anew = todaySheet(request({ history: badly, minutes: 10, now: NOW + 120_000 }));
+  expect(anew.map(({ slot }) => slot)).not.toContain('longHold/low');
+  expect(needsOn(badly, NOW + DAY_MS)(hold.item).isResting).toBe(false);
+});
+
+it('goes through the whole range, through one family, and through an own routine', () => {
+  const held = [58, 59, 60].flatMap((midi) =>
+    triesAt({ family: 'longHold', zone: 'low', midi: writtenMidi(midi) }, NOW - 3 * DAY_MS, 1, 1),
+  );
+  const range = todaySheet(request({ aim: 'range', history: held })).filter(
+    ({ reason }) => reason.kind === 'covers',
+  );
+  expect(range.length).toBeGreaterThan(4);
+  expect(Math.min(...range.map(({ item }) => item?.midi ?? 0))).toBe(61);
+  expect(range[0].reason).toEqual({ kind: 'covers', done: 3, count: 33 });
+  const family = todaySheet(request({ aim: 'family', family: 'swell', minutes: 15 }));
+  expect(family.filter(({ reason }) => reason.kind === 'school').map(({ item }) => item?.zone)).toEqual(
+    expect.arrayContaining(['low', 'middle', 'high', 'palm']),
+  );
+  const wide = todaySheet(request({ aim: 'swells', minutes: 25 })).find(
+    ({ reason }) => reason.kind === 'school',
+  );
+  // Fifteen minutes of them, of twenty-five.
+  expect(wide?.seconds).toBeGreaterThan(0.5 * 25 * 60);
+  const routine = [3, 1, 2].map((daysAgo, i): RoutineItem => ({
+    key: `own.${i}`,
+    family: null,
+    exerciseId: String(i),
+    seconds: 250,
+    lastAt: NOW - daysAgo * DAY_MS,
+  }));
+  const own = todaySheet(request({ aim: 'own', routine }));
+  expect(own.map(({ key }) => key)).toEqual(['own.0', 'own.2', 'free']);
+  expect(own[0].reason).toEqual({ kind: 'routine', days: 3 });
 });
 
 /** How practice may work; `gain` of a skill at p from one item. The unkind one rewards what already goes well. */
@@ -142,11 +229,11 @@ function after90(
   for (let day = 0; day < 12; day++)
     for (const item of itemsOn(day))
       if (!skills.has(name(item))) skills.set(name(item), { p: 0.2 + 0.5 * random.uniform(), last: -5 });
-  const history: Practised[] = [];
+  const history: PractisedNote[] = [];
   const planOf = (day: number) =>
-    todaySheet(request({ now: NOW + day * DAY_MS, dayNumber: day, history })).flatMap(({ item, reason }) =>
-      item && reason.kind !== 'opening' ? [item] : [],
-    );
+    todaySheet(
+      request({ now: NOW + day * DAY_MS, dayStart: NOW + day * DAY_MS, dayNumber: day, history }),
+    ).flatMap(({ item, reason }) => (item && reason.kind !== 'opening' ? [item] : []));
   // The others play as long as the plan of the first day.
   const fixed = planOf(0);
   for (let day = 0; day < 90; day++) {
@@ -169,7 +256,7 @@ function after90(
       const asWritten = Array.from({ length: judged }, () => random.uniform()).filter(
         (u) => u < skill.p,
       ).length;
-      history.push({ family: item.family, zone: item.zone as Zone, at: now, judged, asWritten });
+      history.push(...triesAt(item, now, judged, asWritten));
       skill.p = Math.min(0.99, skill.p + learn(skill.p, day - skill.last));
       skill.last = day;
     }

@@ -3,6 +3,7 @@ export type CoreErrorCode =
   | 'samples-not-finite'
   | 'exercise-invalid'
   | 'family-no-room'
+  | 'packed-rows'
   | 'wav-unreadable'
   | 'calibration-impossible';
 

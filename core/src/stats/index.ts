@@ -4,3 +4,4 @@ export { theilSen, type LineFit } from './theilSen.ts';
 export { rateDifference, wilson, type Interval } from './wilson.ts';
 export { smoothInto } from './smooth.ts';
 export { reachedWith, type Duration, type Lasting } from './survival.ts';
+export { differenceOfMeans, type MeanDifference } from './differenceOfMeans.ts';

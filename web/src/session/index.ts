@@ -5,7 +5,17 @@ export type { LiveSound, SessionController } from './sessionTypes.ts';
 export { SessionProvider, useSession } from './SessionProvider.tsx';
 export * from './sessionSlice.ts';
 export { useSetup, type SessionSetup } from './setup.ts';
-export { lineAddress, lineAfter, useToday, withLine, type Today } from './todaySheet.ts';
+export {
+  finishLine,
+  isPlayable,
+  lineAddress,
+  lineAfter,
+  lineOutcome,
+  useToday,
+  withLine,
+  type BadLine,
+  type Today,
+} from './todaySheet.ts';
 export { useStrainToday, type StrainToday } from './strainToday.ts';
 export { saveTake } from './saveTake.ts';
 export { saveExercises } from './saveExercises.ts';

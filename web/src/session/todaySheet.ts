@@ -1,58 +1,85 @@
-import { practisedOf, todaySheet, type Practised, type SheetLine } from '@inner-hum/core/plan';
-import { differenceInCalendarDays, startOfDay } from 'date-fns';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo } from 'react';
 import { familyById } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
+import { todaySheet, wentBadly, type SheetLine } from '@inner-hum/core/plan';
+import { unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
+import { differenceInCalendarDays, startOfDay, subDays } from 'date-fns';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
 import {
-  judgedOn,
+  changeSheet,
+  dayOf,
+  dueChecks,
+  lineDone,
+  listHornChecks,
+  listPractice,
   readSettings,
   readSheetOf,
   strainSince,
+  type DueCheck,
   type SettingsRecord,
   type SheetRecord,
 } from '../storage/index.ts';
 import { drillAddress, playersHorn } from './drillRequest.ts';
+import { readRoutine } from './routine.ts';
 
 /** Days are counted from here. */
 const FIRST_DAY = new Date(2020, 0, 1);
+/** A plan looks back so many days. */
+const LOOKS_BACK_DAYS = 120;
 
 export interface Today {
   settings: SettingsRecord;
   horn: Horn;
   sheet: SheetRecord;
   lines: SheetLine[];
-  /** What was practised since the sheet was planned. */
-  since: Practised[];
+  /** What was practised on the day of the sheet. */
+  since: PractisedNote[];
+  /** Checks of the horn that are due. */
+  due: DueCheck[];
+  /** Whether there is anything in the player's own routine. */
+  hasRoutine: boolean;
 }
 
 const secondsLeft = (cap: number | null, played: number) =>
   cap === null ? null : Math.max(0, 60 * cap - played);
 
+async function readToday(day: number) {
+  const settings = await readSettings();
+  const sheet = await readSheetOf(day);
+  const { source, hornId } = settings;
+  const from = dayOf(subDays(day, LOOKS_BACK_DAYS).getTime());
+  const practice = (await listPractice(source, from, sheet.day)).filter((each) => each.hornId === hornId);
+  const notes = practice.flatMap((each) => unpackNotes(each.notes));
+  const horn = playersHorn(settings);
+  return {
+    settings,
+    sheet,
+    notes,
+    horn,
+    routine: await readRoutine(settings, horn, notes),
+    strain: await strainSince(startOfDay(sheet.plannedAt).getTime(), source, sheet.plannedAt),
+    due: dueChecks(await listHornChecks(hornId), settings.checkEveryDays, day),
+  };
+}
+
 /** Today's sheet as it stands; null while it is read. `day`: when it was opened, in ms. */
 export function useToday(day: number): Today | null {
-  const read = useLiveQuery(async () => {
-    const settings = await readSettings();
-    const sheet = await readSheetOf(day);
-    const takes = await judgedOn(settings.hornId, settings.source);
-    const strain = await strainSince(startOfDay(sheet.plannedAt).getTime(), settings.source, sheet.plannedAt);
-    return { settings, sheet, takes, strain };
-  }, [day]);
+  const read = useLiveQuery(() => readToday(day), [day]);
   return useMemo(() => {
     if (!read) return null;
-    const { settings, sheet, takes, strain } = read;
-    const horn = playersHorn(settings);
-    const practised = takes.flatMap(({ context, analysis, startedAt }) => {
-      const one = context && analysis && practisedOf(context.exercise, analysis, startedAt);
-      return one ? [one] : [];
-    });
-    const { minutes, aim, plannedAt, kept, notToday, done } = sheet;
+    const { settings, horn, sheet, notes, routine, strain, due } = read;
+    const { minutes, aim, family, plannedAt, kept, notToday, done } = sheet;
+    const dayStart = startOfDay(plannedAt).getTime();
     const lines = todaySheet({
       horn,
       minutes,
       aim,
-      history: practised.filter(({ at }) => at < plannedAt),
+      family,
+      routine,
+      // What was played to plan anew is known to it; what came since is not, so that the sheet stays.
+      history: notes.filter(({ at }) => at < plannedAt),
       now: plannedAt,
+      dayStart,
       dayNumber: differenceInCalendarDays(plannedAt, FIRST_DAY),
       highSeconds: secondsLeft(settings.caps.highMinutes, strain.highSeconds),
       loudSeconds: secondsLeft(settings.caps.loudMinutes, strain.loudSeconds),
@@ -60,7 +87,8 @@ export function useToday(day: number): Today | null {
       kept: [...kept, ...done],
       notToday,
     });
-    return { settings, horn, sheet, lines, since: practised.filter(({ at }) => at >= plannedAt) };
+    const since = notes.filter(({ at }) => at >= dayStart);
+    return { settings, horn, sheet, lines, since, due, hasRoutine: routine.length > 0 };
   }, [read]);
 }
 
@@ -68,12 +96,67 @@ export function useToday(day: number): Today | null {
 export const withLine = (address: string, key: string) =>
   `${address}${address.includes('?') ? '&' : '?'}${new URLSearchParams({ sheet: key }).toString()}`;
 
-/** Where a line is played; null for free playing. The address says which line it is. */
-export function lineAddress({ family: id, item, key }: SheetLine, horn: Horn): string {
+/** Where a line is played. The address says which line it is. */
+export function lineAddress({ family: id, item, exerciseId, key }: SheetLine, horn: Horn): string {
+  if (exerciseId) return withLine(`/stand/own/${exerciseId}`, key);
   const family = id && familyById(id);
-  if (!family || !item) return '/stand';
-  return withLine(drillAddress(family, horn, item.choices), key);
+  return family ? withLine(drillAddress(family, horn, item?.choices ?? {}), key) : '/stand';
 }
+
+/** Whether a line is something to be played and done. */
+export const isPlayable = ({ family, exerciseId }: SheetLine) => family !== null || exerciseId !== null;
+
+/** How the notes of a line came today; null where none was judged. */
+export function lineOutcome(
+  { family, item }: SheetLine,
+  since: readonly PractisedNote[],
+): { judged: number; asWritten: number } | null {
+  const own = since.filter(
+    (note) =>
+      family !== null &&
+      note.family === family &&
+      (item === null || item.midi === null || note.fingeredMidi === item.midi || zoneHolds(item, note)),
+  );
+  return own.length === 0
+    ? null
+    : { judged: own.length, asWritten: own.filter(({ asWritten }) => asWritten).length };
+}
+
+/** A line that went badly. */
+export interface BadLine {
+  family: string;
+  judged: number;
+  asWritten: number;
+}
+
+/**
+ * Marks a line as done. Where what was played of it since a moment (in ms) went badly, it is left until tomorrow and the rest of the
+ * sheet planned anew: then that line is returned.
+ */
+export async function finishLine(
+  { sheet, settings, lines }: Today,
+  key: string,
+  from: number,
+): Promise<BadLine | null> {
+  await lineDone(sheet, key);
+  const family = lines.find((line) => line.key === key)?.family ?? null;
+  const practice = await listPractice(settings.source, sheet.day, sheet.day);
+  const tries = practice
+    .filter(({ hornId }) => hornId === settings.hornId)
+    .flatMap(({ notes }) => unpackNotes(notes))
+    .filter((note) => note.at >= from && note.family === family);
+  if (family === null || !wentBadly(tries)) return null;
+  await changeSheet(sheet, { plannedAt: Date.now() });
+  return {
+    family,
+    judged: tries.length,
+    asWritten: tries.filter(({ asWritten }) => asWritten).length,
+  };
+}
+
+/** A line on one note may go to its neighbours as well. */
+const zoneHolds = ({ family, zone }: NonNullable<SheetLine['item']>, note: PractisedNote) =>
+  family !== 'longHold' && family !== 'swell' && zoneOfNote(note.fingeredMidi) === zone;
 
 /** The line that comes after one on the sheet, of those that are not done; null where that was the last. */
 export function lineAfter({ lines, sheet }: Today, key: string): SheetLine | null {

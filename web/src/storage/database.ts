@@ -5,16 +5,22 @@ import {
   giveNewColumns,
   giveNoteMeasures,
   giveReadAt,
+  giveReed,
   giveResponse,
 } from './upgrades.ts';
 import { daysOfTakes } from './dayRecords.ts';
+import { practiceOfTakes } from './practiceRecords.ts';
 import type {
   CalibrationRecord,
   ChunkRecord,
+  DayNoteRecord,
   FramesRecord,
   HighFingeringRecord,
+  HornCheckRecord,
   MouthpieceRecord,
   OwnExercise,
+  PracticeDayRecord,
+  ReedRecord,
   RoundRecord,
   SettingsRecord,
   SheetRecord,
@@ -35,6 +41,10 @@ class InnerHumDatabase extends Dexie {
   highFingerings!: Table<HighFingeringRecord, string>;
   tendencyDays!: Table<TendencyDayRecord, string>;
   sheets!: Table<SheetRecord, string>;
+  practiceDays!: Table<PracticeDayRecord, string>;
+  reeds!: Table<ReedRecord, string>;
+  hornChecks!: Table<HornCheckRecord, string>;
+  dayNotes!: Table<DayNoteRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -69,6 +79,19 @@ class InnerHumDatabase extends Dexie {
       .upgrade(async (transaction) => {
         const takes = await transaction.table<TakeRecord>('takes').toArray();
         await transaction.table('tendencyDays').bulkPut(daysOfTakes(takes));
+      });
+    this.version(8)
+      .stores({
+        practiceDays: 'id, day',
+        reeds: 'id, hornId',
+        hornChecks: 'id, hornId, day',
+        dayNotes: 'day',
+      })
+      .upgrade(async (transaction) => {
+        await transaction.table('takes').toCollection().modify(giveReed);
+        await transaction.table('sheets').clear();
+        const takes = await transaction.table<TakeRecord>('takes').toArray();
+        await transaction.table('practiceDays').bulkPut(practiceOfTakes(takes));
       });
   }
 }

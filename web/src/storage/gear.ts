@@ -13,17 +13,27 @@ export function mouthpieceOf({
 }
 
 /** Mouthpiece and reed on the horn that is played. */
-export function gearOf(settings: Pick<SettingsRecord, 'hornId' | 'mouthpieceIds' | 'reedKinds'>): Gear {
-  return { mouthpieceId: mouthpieceOf(settings), reedKind: settings.reedKinds[settings.hornId] ?? '' };
+export function gearOf(
+  settings: Pick<SettingsRecord, 'hornId' | 'mouthpieceIds' | 'reedKinds' | 'reedIds'>,
+): Gear {
+  const { hornId, reedKinds, reedIds } = settings;
+  return {
+    mouthpieceId: mouthpieceOf(settings),
+    reedKind: reedKinds[hornId] ?? '',
+    reedId: reedIds[hornId] ?? '',
+  };
 }
+
+/** What a map belongs to: any reed of a kind is as good as another. */
+type Setup = Pick<Gear, 'mouthpieceId' | 'reedKind'>;
 
 const SEPARATOR = '|';
 
 /** A set-up as one word: a map belongs to one. */
-export const setupKey = ({ mouthpieceId, reedKind }: Gear) => `${mouthpieceId}${SEPARATOR}${reedKind}`;
+export const setupKey = ({ mouthpieceId, reedKind }: Setup) => `${mouthpieceId}${SEPARATOR}${reedKind}`;
 
 /** Such a word read. */
-export function readSetupKey(key: string): Gear {
+export function readSetupKey(key: string): Setup {
   const [mouthpieceId, ...reed] = key.split(SEPARATOR);
   return { mouthpieceId, reedKind: reed.join(SEPARATOR) };
 }

@@ -2,11 +2,17 @@
 export { openDatabase, openStorage, database, type StorageKind } from './database.ts';
 export type {
   CalibrationRecord,
+  CheckKind,
+  DayNoteRecord,
   DroneSettings,
   Gear,
   HighFingeringRecord,
+  HornCheckRecord,
   MouthpieceRecord,
   OwnExercise,
+  PracticeDayRecord,
+  ReedRecord,
+  ReedRemark,
   RoundRecord,
   SettingsRecord,
   SheetRecord,
@@ -15,7 +21,7 @@ export type {
   TendencyDayRecord,
   WholeTake,
 } from './records.ts';
-export { DEFAULT_SETTINGS } from './records.ts';
+export { CHECK_KINDS, DEFAULT_SETTINGS } from './records.ts';
 export * from './journal.ts';
 export * from './takes.ts';
 export * from './settings.ts';
@@ -26,3 +32,8 @@ export * from './mouthpieces.ts';
 export * from './sheets.ts';
 export * from './highFingerings.ts';
 export { listSetups, listTendencyDays } from './tendencyDays.ts';
+export { listPractice, practisedSpan } from './practiceDays.ts';
+export { dayOf } from './dayRecords.ts';
+export * from './reeds.ts';
+export * from './hornChecks.ts';
+export * from './dayNotes.ts';

@@ -1,7 +1,7 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import { database } from './database.ts';
 import type { TakeRecord, WholeTake } from './records.ts';
-import { rebuildDay } from './tendencyDays.ts';
+import { dayTables, rebuildDays } from './rebuildDays.ts';
 
 /** Length of the parts in which sound is stored: no crash costs more. */
 export const CHUNK_SECONDS = 0.25;
@@ -27,10 +27,10 @@ export async function noteDueClicks(takeId: string, dueClickSeconds: number[]): 
 /** The take has ended and been judged: record, frames and the day it counts for in one transaction. */
 export async function finishTake(record: TakeRecord, columns: FrameColumns): Promise<void> {
   const db = database();
-  await db.transaction('rw', db.takes, db.frames, db.tendencyDays, async () => {
+  await db.transaction('rw', [...dayTables(), db.frames], async () => {
     await db.frames.put({ takeId: record.id, columns });
     await db.takes.put(record);
-    await rebuildDay(record);
+    await rebuildDays(record);
   });
 }
 

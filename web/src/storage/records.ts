@@ -1,4 +1,4 @@
-import type { Caution, DynamicScale, Exercise } from '@inner-hum/core/exercise';
+import type { Caution, DynamicScale, Exercise, FamilyId } from '@inner-hum/core/exercise';
 import { SUBTONE_WINDOW } from '@inner-hum/core/judge';
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId, NoteNaming, NoteRange, TopKey, WrittenMidi } from '@inner-hum/core/horn';
@@ -12,6 +12,7 @@ import type {
   ToleranceId,
 } from '@inner-hum/core/judge';
 import type { Aim } from '@inner-hum/core/plan';
+import type { PackedNotes } from '@inner-hum/core/practice';
 
 /** What is played on besides the horn itself. */
 export interface Gear {
@@ -19,6 +20,8 @@ export interface Gear {
   mouthpieceId: string;
   /** Kind and strength of the reed, as the player calls it; empty where it was not said. */
   reedKind: string;
+  /** Which single reed; empty where it is not one of the Case. */
+  reedId: string;
 }
 
 export interface TakeRecord extends Gear {
@@ -81,6 +84,63 @@ export interface MouthpieceRecord {
   createdAt: number;
 }
 
+/** How a reed played, when somebody said so. */
+export interface ReedRemark {
+  at: number;
+  how: 'well' | 'fair' | 'badly';
+  text: string;
+}
+
+/** A single reed. How long it was played follows from the takes. */
+export interface ReedRecord {
+  id: string;
+  hornId: HornId;
+  /** Kind and strength, and what is written on this one, as the player calls them. */
+  kind: string;
+  name: string;
+  createdAt: number;
+  /** Out of use since; null while it is in the rotation. */
+  retiredAt: number | null;
+  remarks: ReedRemark[];
+}
+
+export const CHECK_KINDS = ['leakTest', 'technician', 'repair', 'other'] as const;
+export type CheckKind = (typeof CHECK_KINDS)[number];
+
+/** Something that was done to a horn. */
+export interface HornCheckRecord {
+  id: string;
+  hornId: HornId;
+  /** `yyyy-MM-dd`. */
+  day: string;
+  kind: CheckKind;
+  text: string;
+}
+
+/** What the player wrote on a day. */
+export interface DayNoteRecord {
+  /** `yyyy-MM-dd`. */
+  day: string;
+  text: string;
+  /** Of the room; null where it was not said. */
+  temperatureC: number | null;
+}
+
+/** What the takes of one day on one horn with one mouthpiece and reed come to. */
+export interface PracticeDayRecord extends Pick<Gear, 'mouthpieceId' | 'reedId' | 'reedKind'> {
+  id: string;
+  /** `yyyy-MM-dd`. */
+  day: string;
+  hornId: HornId;
+  source: TakeRecord['source'];
+  takes: number;
+  /** Seconds of tone in all of it, and in free playing alone. */
+  playedSeconds: number;
+  freeSeconds: number;
+  /** Judged notes; see the core's `PackedNotes`. */
+  notes: PackedNotes;
+}
+
 /** What the player decided on one fingering of a high note; what nothing was decided on has no row. */
 export interface HighFingeringRecord {
   /** Mouthpiece, note and keys: the same fingering is never there twice. */
@@ -113,8 +173,10 @@ export interface SheetRecord {
   day: string;
   minutes: number;
   aim: Aim;
+  /** Of the school of one family. */
+  family: FamilyId;
   plannedAt: number;
-  /** Keys of lines that stay, that are not wanted, and that are done. */
+  /** Keys of lines that stay; slots that are not wanted; keys of what is done. */
   kept: string[];
   notToday: string[];
   done: string[];
@@ -178,6 +240,10 @@ export interface SettingsRecord {
   mouthpieceIds: Partial<Record<HornId, string>>;
   /** The kind of reed on each horn, as the player calls it. */
   reedKinds: Partial<Record<HornId, string>>;
+  /** The reed on each horn, where it is one of the Case. */
+  reedIds: Partial<Record<HornId, string>>;
+  /** Days after which a horn check is due again; null: no reminder. */
+  checkEveryDays: { leakTest: number | null; technician: number | null };
   /** What counts as a subtone. */
   subtoneWindow: SubtoneWindow;
   /** Findings of the Horn map that were put aside, by what they rest on. */
@@ -241,6 +307,8 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   cautionsReadAt: {},
   mouthpieceIds: {},
   reedKinds: {},
+  reedIds: {},
+  checkEveryDays: { leakTest: 90, technician: 365 },
   dismissedFindings: [],
   subtoneWindow: SUBTONE_WINDOW,
   caps: { highMinutes: 15, loudMinutes: null },

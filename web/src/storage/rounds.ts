@@ -30,3 +30,12 @@ export async function takesOfRounds(roundIds: readonly string[]): Promise<TakeRe
   const takes = await database().takes.where('roundId').anyOf(roundIds).sortBy('startedAt');
   return takes.filter(isListed);
 }
+
+/** When each address was last played as a round, in ms. */
+export async function lastRounds(): Promise<ReadonlyMap<string, number>> {
+  const last = new Map<string, number>();
+  await database()
+    .rounds.orderBy('startedAt')
+    .each(({ address, startedAt }) => last.set(address, startedAt));
+  return last;
+}

@@ -15,6 +15,7 @@ const range = yup.object({ lowest: midi, highest: midi }).default(undefined).opt
 const bars = yup.number().integer().min(1).max(8).required();
 
 const decibels = yup.number().min(-40).max(60).required();
+const days = yup.number().integer().min(7).max(1500).nullable().defined();
 const minutes = yup.number().min(1).max(240).nullable().defined();
 
 /** What may stand in the settings row; anything else falls back to its default, field by field. */
@@ -63,6 +64,10 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   reedKinds: yup
     .object(Object.fromEntries(HORN_IDS.map((id) => [id, yup.string().max(40).optional()])))
     .required(),
+  reedIds: yup
+    .object(Object.fromEntries(HORN_IDS.map((id) => [id, yup.string().max(60).optional()])))
+    .required(),
+  checkEveryDays: yup.object({ leakTest: days, technician: days }).required(),
   subtoneWindow: yup
     .object({
       leastAirierDb: decibels,

@@ -15,6 +15,7 @@ export async function readSheetOf(now: number): Promise<SheetRecord> {
     day,
     minutes: newest?.minutes ?? minutes ?? USUAL_MINUTES,
     aim: newest?.aim ?? 'zones',
+    family: newest?.family ?? 'pairedSwells',
     plannedAt: now,
     kept: [],
     notToday: [],

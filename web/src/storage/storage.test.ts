@@ -60,6 +60,7 @@ const record: TakeRecord = {
   strain: null,
   mouthpieceId: 'alto.first',
   reedKind: '',
+  reedId: '',
   playerNote: '',
   recovered: false,
   deletedAt: null,

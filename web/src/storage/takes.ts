@@ -5,7 +5,7 @@ import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord } from './records.ts';
-import { rebuildDay } from './tendencyDays.ts';
+import { dayTables, rebuildDays } from './rebuildDays.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
 
@@ -31,10 +31,10 @@ export async function writePlayerNote(takeId: string, playerNote: string): Promi
 /** Its day counts it no longer, or again. */
 async function setDeleted(takeId: string, deletedAt: number | null): Promise<void> {
   const db = database();
-  await db.transaction('rw', db.takes, db.tendencyDays, async () => {
+  await db.transaction('rw', dayTables(), async () => {
     await db.takes.update(takeId, { deletedAt });
     const take = await db.takes.get(takeId);
-    if (take) await rebuildDay(take);
+    if (take) await rebuildDays(take);
   });
 }
 

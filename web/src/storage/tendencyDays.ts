@@ -1,21 +1,11 @@
-import { startOfDay } from 'date-fns';
 import { database } from './database.ts';
 import { counts, dayOf, dayRecord, type Player } from './dayRecords.ts';
 import { setupKey } from './gear.ts';
 import type { TakeRecord, TendencyDayRecord } from './records.ts';
 
-const DAY_MS = 24 * 3600_000;
-
-/** Makes the day of a take anew from all its takes: whatever was added or taken away, the day is what its takes are. */
-export async function rebuildDay(take: Player & Pick<TakeRecord, 'startedAt'>): Promise<void> {
-  const { takes, tendencyDays } = database();
-  const from = startOfDay(take.startedAt).getTime();
-  const day = dayOf(take.startedAt);
-  // The hour that clocks are set back belongs to its day as well.
-  const near = await takes
-    .where('startedAt')
-    .between(from, from + DAY_MS + 2 * 3600_000)
-    .toArray();
+/** The map's part of a day, from the takes near it. */
+export async function putTendencyDay(take: Player, day: string, near: readonly TakeRecord[]): Promise<void> {
+  const { tendencyDays } = database();
   const own = near.filter(
     (each) =>
       counts(each) &&

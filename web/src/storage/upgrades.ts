@@ -106,3 +106,8 @@ export function giveReadAt(settings: Record<string, unknown>): void {
   settings.cautionsReadAt = Object.fromEntries(read.map((name) => [name, 0]));
   delete settings.cautionsRead;
 }
+
+/** Version 7 to 8: on a reed that is not one of the Case. */
+export function giveReed(take: Record<string, unknown>): void {
+  take.reedId = '';
+}

@@ -41,7 +41,7 @@ function armed(start: StartMode): ArmRequest {
       toleranceId: 'usual',
       roomFloorDb: null,
     },
-    gear: { mouthpieceId: 'alto.first', reedKind: '' },
+    gear: { mouthpieceId: 'alto.first', reedKind: '', reedId: '' },
     source: 'microphone',
     eyes: 'watch',
     roundTripSeconds: 0,

@@ -32,7 +32,7 @@ export function keepDemoTake(client: SessionClient, take: DemoTake): Promise<unk
       sampleRateHz: DEMO_RATE_HZ,
       seed,
     },
-    gear: { mouthpieceId: firstMouthpiece('alto'), reedKind: '' },
+    gear: { mouthpieceId: firstMouthpiece('alto'), reedKind: '', reedId: '' },
     eyes,
     startedAt,
     playerNote: take.playerNote ?? '',

@@ -12,7 +12,7 @@ import {
   type SessionSetup,
 } from '../../session/index.ts';
 import { familyName } from '../../ui/index.ts';
-import { SheetNext } from './SheetNext.tsx';
+import { SheetPart } from './SheetPart.tsx';
 import { DrillControls } from './DrillControls.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
 import { useBreathBudget } from './useBreathBudget.ts';
@@ -56,7 +56,6 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   };
   const name = familyName(family.id, t);
   const { round } = play;
-  const isOver = play.phase === 'ended' && (round.count > 1 ? round.over : play.take !== null);
   return (
     <ExerciseView
       setup={setup}
@@ -64,7 +63,7 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
       title={name}
       aside={t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: exercise.tempoBpm })}
       label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
-      after={line !== null && <SheetNext key={line} line={line} isOver={isOver} />}
+      after={line !== null && <SheetPart line={line} play={play} settings={settings} />}
       controls={
         <DrillControls
           family={family}

@@ -2,10 +2,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import { waitsBefore, type Exercise } from '@inner-hum/core/exercise';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
 import type { SessionSetup } from '../../session/index.ts';
 import { ActionLink, exerciseName, nextTempo, NumberField } from '../../ui/index.ts';
 import { BudgetLine } from './BudgetLine.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
+import { SheetPart } from './SheetPart.tsx';
 import { StartLine } from './StartLine.tsx';
 import { WaitsLine } from './WaitsLine.tsx';
 import { useBreathBudget } from './useBreathBudget.ts';
@@ -24,7 +26,14 @@ export function OwnPlay({ setup, exercise: written, id }: OwnPlayProps) {
   const [tempoBpm, setTempo] = useState(written.tempoBpm);
   const [slowest, fastest] = written.tempoRangeBpm ?? [20, 300];
   const exercise = useMemo(() => ({ ...written, tempoBpm }), [written, tempoBpm]);
-  const play = useExercise(setup, exercise, `/stand/own/${id}`, `/shelf/own/${id}`);
+  const [search] = useSearchParams();
+  const line = search.get('sheet');
+  const play = useExercise(
+    setup,
+    exercise,
+    `/stand/own/${id}`,
+    line === null ? `/shelf/own/${id}` : '/today',
+  );
   const budget = useBreathBudget(exercise, settings.source);
   const { round, phase } = play;
   const name = exerciseName(exercise, t);
@@ -36,6 +45,7 @@ export function OwnPlay({ setup, exercise: written, id }: OwnPlayProps) {
       title={name}
       aside={t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: tempoBpm })}
       label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
+      after={line !== null && <SheetPart line={line} play={play} settings={settings} />}
       controls={
         <Box>
           <Flex columnGap="7" wrap="wrap" alignItems="flex-start">

@@ -2,8 +2,14 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { lineAddress, lineAfter, useToday } from '../../session/index.ts';
-import { lineDone } from '../../storage/index.ts';
+import {
+  finishLine,
+  isPlayable,
+  lineAddress,
+  lineAfter,
+  useToday,
+  type BadLine,
+} from '../../session/index.ts';
 import { ActionButton, ActionLink, familyName } from '../../ui/index.ts';
 
 const REST_SECONDS = 12;
@@ -14,7 +20,7 @@ interface SheetNextProps {
   isOver: boolean;
 }
 
-/** After a line of today's sheet: it is marked done, and after a rest the next one comes by itself. */
+/** After a line of today's sheet: it is marked done, what follows is planned anew where it went badly, and after a rest the next one comes by itself. */
 export function SheetNext({ line, isOver }: SheetNextProps) {
   const { t } = useTranslation();
   const navigate = useNavigate();
@@ -22,14 +28,15 @@ export function SheetNext({ line, isOver }: SheetNextProps) {
   const today = useToday(opened);
   const [left, setLeft] = useState<number | null>(null);
   const [waits, setWaits] = useState(false);
+  const [badly, setBadly] = useState<BadLine | null>(null);
   const next = today && lineAfter(today, line);
-  const to = today && (next?.family ? lineAddress(next, today.horn) : '/today');
-  const sheet = today?.sheet;
+  const to = today && (next && isPlayable(next) ? lineAddress(next, today.horn) : '/today');
   useEffect(() => {
-    if (isOver && sheet) void lineDone(sheet, line);
+    if (!isOver || !today) return;
+    void finishLine(today, line, opened).then(setBadly);
     // Once, when it is over.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [isOver, sheet === undefined]);
+  }, [isOver, today === null]);
   useEffect(() => {
     if (!isOver || waits) return;
     const until = Date.now() + 1000 * REST_SECONDS;
@@ -43,8 +50,17 @@ export function SheetNext({ line, isOver }: SheetNextProps) {
   return (
     <Flex gap="5" alignItems="center" wrap="wrap" mb="2" data-testid="sheet-next">
       <Box fontFamily="heading" fontSize="large">
-        {next?.family ? t('today.next', { name: familyName(next.family, t) }) : t('today.lastDone')}
+        {next?.family
+          ? t('today.next', { name: familyName(next.family, t) })
+          : next?.exerciseId
+            ? t('today.nextOwn')
+            : t('today.lastDone')}
       </Box>
+      {badly && (
+        <Box w="full" data-testid="went-badly">
+          {t('today.wentBadly', { ...badly, name: familyName(badly.family, t) })}
+        </Box>
+      )}
       {!waits && left !== null && <Box color="muted">{t('today.goesOnIn', { seconds: left })}</Box>}
       <ActionLink to={to}>{t('today.goOn')}</ActionLink>
       {!waits && (

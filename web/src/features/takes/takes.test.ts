@@ -35,7 +35,7 @@ function keptTake(shape: SwellShape): { take: TakeRecord; track: ReturnType<type
   const record = newTakeRecord({
     takeId: 'a',
     context: { ...context, toleranceId: 'usual', roomFloorDb: null, beatZeroSeconds: null },
-    gear: { mouthpieceId: 'tenor.first', reedKind: '' },
+    gear: { mouthpieceId: 'tenor.first', reedKind: '', reedId: '' },
     source: 'standIn',
     eyes: 'watch',
     sampleRateHz: 32000,

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { familyById, phraseExercise, tellingPhrase } from '@inner-hum/core/exercise';
+import { familyById, phraseExercise, tellingPhrase, type Exercise } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import type { SheetLine } from '@inner-hum/core/plan';
 import { useMemo } from 'react';
@@ -7,11 +7,15 @@ import { useTranslation } from 'react-i18next';
 import { RibbonScore } from '../../ribbon/index.ts';
 import { lineAddress } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, ActionLink, familyName, signedNote } from '../../ui/index.ts';
+import { ActionButton, ActionLink, exerciseName, familyName, signedNote } from '../../ui/index.ts';
 import { reasonText } from './reasonText.ts';
 
 interface LineRowProps {
   line: SheetLine;
+  /** Of an own exercise; null where it is not there any more, or the line is of a family. */
+  own: Exercise | null;
+  /** How its notes came today. */
+  outcome: { judged: number; asWritten: number } | null;
   place: number;
   horn: Horn;
   settings: SettingsRecord;
@@ -24,21 +28,23 @@ interface LineRowProps {
 
 const RIBBON_PX = 46;
 
+const plainName = ({ exerciseId }: SheetLine) =>
+  exerciseId ? ('today.exerciseGone' as const) : ('today.free' as const);
+
 /** A line of the sheet: its shape, how long it takes, and why it is there. */
 export function LineRow(props: LineRowProps) {
-  const { line, place, horn, settings, isDone, isNext, isKept, onKeep, onNotToday } = props;
+  const { line, own, outcome, place, horn, settings, isDone, isNext, isKept, onKeep, onNotToday } = props;
   const { t } = useTranslation();
   const { family: id, item, reason, seconds, key } = line;
   const exercise = useMemo(() => {
     const family = id && familyById(id);
-    if (!family || !item) return null;
-    const whole = family.build(horn, item.choices);
-    return phraseExercise(whole, tellingPhrase(whole));
+    const whole = own ?? (family ? family.build(horn, item?.choices) : null);
+    return whole && phraseExercise(whole, tellingPhrase(whole));
     // The horn is made anew on every drawing; what counts of it is compared.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [id, item, horn.id, horn.lowest, horn.highest]);
+  }, [id, item, own, horn.id, horn.lowest, horn.highest]);
   const note = item?.choices.note;
-  const plain = id ? familyName(id, t) : t('today.free');
+  const plain = id ? familyName(id, t) : own ? exerciseName(own, t) : t(plainName(line));
   const name =
     typeof note === 'number'
       ? t('today.onNote', { name: plain, note: signedNote(note, settings.naming) })
@@ -77,9 +83,10 @@ export function LineRow(props: LineRowProps) {
       </Box>
       <Box flex="1" minW={{ base: 'quarter', md: '0' }}>
         <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
-          {place}. {name} {isDone && <Box as="span">{t('today.done')}</Box>}
+          {place}. {name}{' '}
+          {isDone && <Box as="span">{outcome ? t('today.doneOf', outcome) : t('today.done')}</Box>}
         </Box>
-        <Box color="muted">{reasonText(reason, t)}</Box>
+        <Box color="muted">{reasonText(reason, id === 'airThenNote', settings.naming, t)}</Box>
       </Box>
       <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', md: 'auto' }} justifyContent="flex-end">
         {canChange && (

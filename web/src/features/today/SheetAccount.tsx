@@ -1,31 +1,40 @@
 import { Box } from '@chakra-ui/react';
-import type { Practised, SheetLine } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
-import type { SheetRecord } from '../../storage/index.ts';
+import { isPlayable, lineOutcome, type Today } from '../../session/index.ts';
+import { familyName } from '../../ui/index.ts';
 
-interface SheetAccountProps {
-  lines: readonly SheetLine[];
-  sheet: SheetRecord;
-  since: readonly Practised[];
-}
+/** Under this share of its notes a line is told to come back. */
+const COMES_BACK = 0.7;
 
-/** A short account of what is played so far. */
-export function SheetAccount({ lines, sheet, since }: SheetAccountProps) {
+/** A short account of what is played so far: lines, minutes, notes, and what comes back. */
+export function SheetAccount({ today: { lines, sheet, since } }: { today: Today }) {
   const { t } = useTranslation();
-  const planned = lines.filter(({ family }) => family !== null);
+  const planned = lines.filter(isPlayable);
   const done = planned.filter(({ key }) => sheet.done.includes(key));
   const minutes = done.reduce((sum, { seconds }) => sum + seconds, 0) / 60;
-  const judged = since.reduce((sum, each) => sum + each.judged, 0);
-  const asWritten = since.reduce((sum, each) => sum + each.asWritten, 0);
+  const asWritten = since.filter((note) => note.asWritten).length;
+  const back = done.flatMap((line) => {
+    const outcome = lineOutcome(line, since);
+    return outcome && line.family && outcome.asWritten < COMES_BACK * outcome.judged
+      ? [{ key: line.key, name: familyName(line.family, t), ...outcome }]
+      : [];
+  });
   return (
-    <Box fontFamily="heading" fontSize="large" mb="4" role="status" data-testid="account">
-      {t('today.account', {
-        done: done.length,
-        count: planned.length,
-        minutes: minutes.toFixed(0),
-        of: sheet.minutes,
-      })}{' '}
-      {judged > 0 && t('today.accountOf', { asWritten, judged })}
+    <Box mb="4" role="status" data-testid="account">
+      <Box fontFamily="heading" fontSize="large">
+        {t('today.account', {
+          done: done.length,
+          count: planned.length,
+          minutes: minutes.toFixed(0),
+          of: sheet.minutes,
+        })}{' '}
+        {since.length > 0 && t('today.accountOf', { asWritten, judged: since.length })}
+      </Box>
+      {back.map(({ key, ...told }) => (
+        <Box key={key} color="muted">
+          {t('today.comesBack', told)}
+        </Box>
+      ))}
     </Box>
   );
 }

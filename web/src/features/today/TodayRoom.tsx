@@ -1,13 +1,16 @@
 import { AIMS } from '@inner-hum/core/plan';
+import { familyById } from '@inner-hum/core/exercise';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { useToday } from '../../session/index.ts';
-import { changeSheet } from '../../storage/index.ts';
+import { changeSheet, listOwnExercises } from '../../storage/index.ts';
 import { TodayView } from './TodayView.tsx';
 
 /** What to play now, and why; and, when it is played, how it was. */
 export function Component() {
   const [opened] = useState(() => Date.now());
   const today = useToday(opened);
+  const own = useLiveQuery(listOwnExercises);
   if (!today) return null;
   const { sheet } = today;
   const toggled = (keys: readonly string[], key: string) =>
@@ -17,8 +20,10 @@ export function Component() {
       today={today}
       onMinutes={(minutes) => void changeSheet(sheet, { minutes })}
       onAim={(value) => void changeSheet(sheet, { aim: AIMS.find((aim) => aim === value) ?? 'zones' })}
+      own={own ?? []}
+      onFamily={(value) => void changeSheet(sheet, { family: familyById(value)?.id ?? sheet.family })}
       onKeep={(key) => void changeSheet(sheet, { kept: toggled(sheet.kept, key) })}
-      onNotToday={(key) => void changeSheet(sheet, { notToday: toggled(sheet.notToday, key) })}
+      onNotToday={(slot) => void changeSheet(sheet, { notToday: toggled(sheet.notToday, slot) })}
       onAllToday={() => void changeSheet(sheet, { notToday: [] })}
       onPlanAnew={() => void changeSheet(sheet, { plannedAt: Date.now() })}
     />

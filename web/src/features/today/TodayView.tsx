@@ -1,18 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { FAMILIES } from '@inner-hum/core/exercise';
 import { AIMS } from '@inner-hum/core/plan';
 import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
-import { lineAddress, type Today } from '../../session/index.ts';
-import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
+import { isPlayable, lineAddress, lineOutcome, type Today } from '../../session/index.ts';
+import type { OwnExercise } from '../../storage/index.ts';
+import { ActionButton, ActionLink, Choice, familyName, RoomHeading, Select } from '../../ui/index.ts';
 import { LineRow } from './LineRow.tsx';
 import { SheetAccount } from './SheetAccount.tsx';
 
 interface TodayViewProps {
   today: Today;
+  own: readonly OwnExercise[];
   onMinutes(minutes: number): void;
   onAim(aim: string): void;
+  onFamily(family: string): void;
   onKeep(key: string): void;
-  onNotToday(key: string): void;
+  onNotToday(slot: string): void;
   onAllToday(): void;
   onPlanAnew(): void;
 }
@@ -20,10 +24,10 @@ interface TodayViewProps {
 const MINUTES = [5, 10, 15, 20, 30] as const;
 
 export function TodayView(props: TodayViewProps) {
-  const { today, onMinutes, onAim, onKeep, onNotToday, onAllToday, onPlanAnew } = props;
+  const { today, own, onMinutes, onAim, onKeep, onNotToday, onAllToday, onPlanAnew } = props;
   const { t } = useTranslation();
-  const { sheet, lines, horn, settings, since } = today;
-  const open = lines.find(({ key, family }) => family !== null && !sheet.done.includes(key));
+  const { sheet, lines, horn, settings, since, due } = today;
+  const open = lines.find((line) => isPlayable(line) && !sheet.done.includes(line.key));
   const begun = sheet.done.length > 0;
   return (
     <Box maxW="page">
@@ -47,6 +51,17 @@ export function TodayView(props: TodayViewProps) {
               onChange={onAim}
               plain={AIMS.map((aim) => ({ value: aim, label: t(`today.aims.${aim}`) }))}
             />
+            {sheet.aim === 'family' && (
+              <Select
+                label={t('today.family')}
+                value={sheet.family}
+                onChange={props.onFamily}
+                plain={FAMILIES.filter((family) => family.options(horn)).map(({ id }) => ({
+                  value: id,
+                  label: familyName(id, t),
+                }))}
+              />
+            )}
           </Flex>
         }
       />
@@ -71,12 +86,30 @@ export function TodayView(props: TodayViewProps) {
           </ActionButton>
         )}
       </Flex>
-      {begun && <SheetAccount lines={lines} sheet={sheet} since={since} />}
+      {due.map(({ kind, daysAgo }) => (
+        <Box key={kind} mb="3" data-testid="due">
+          {t(`today.due.${kind}`, { count: daysAgo })}{' '}
+          <ActionLink look="plain" to="/case">
+            {t('today.due.look')}
+          </ActionLink>
+        </Box>
+      ))}
+      {sheet.aim === 'own' && !today.hasRoutine && (
+        <Box mb="4" maxW="prose">
+          {t('today.noRoutine')}{' '}
+          <ActionLink look="plain" to="/shelf">
+            {t('today.toShelf')}
+          </ActionLink>
+        </Box>
+      )}
+      {begun && <SheetAccount today={today} />}
       <Box as="ol" data-testid="sheet">
         {lines.map((line, i) => (
           <LineRow
             key={line.key}
             line={line}
+            own={own.find(({ id }) => id === line.exerciseId)?.exercise ?? null}
+            outcome={lineOutcome(line, since)}
             place={i + 1}
             horn={horn}
             settings={settings}
@@ -84,7 +117,7 @@ export function TodayView(props: TodayViewProps) {
             isNext={line === open}
             isKept={sheet.kept.includes(line.key)}
             onKeep={() => onKeep(line.key)}
-            onNotToday={() => onNotToday(line.key)}
+            onNotToday={() => onNotToday(line.slot)}
           />
         ))}
       </Box>

@@ -1,0 +1,124 @@
+import { extentOf, familyById, type Choices, type FamilyId } from '../exercise/index.ts';
+import { writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
+import { zoneOfNote } from '../practice/index.ts';
+import { made, NOTES_BY_ZONE, type Maker, type PickNote, type SheetItem } from './sheetItems.ts';
+import type { PracticeHistory } from './practiceHistory.ts';
+import { tallyOf } from './need.ts';
+
+/** How somebody practises: a school of the craft. */
+export const AIMS = ['zones', 'range', 'family', 'swells', 'overtones', 'low', 'line', 'own'] as const;
+export type Aim = (typeof AIMS)[number];
+
+/** How much a family matters to an aim, against 1 of any other. */
+export const MATTERS: Record<Aim, Partial<Record<FamilyId, number>>> = {
+  zones: {},
+  range: {},
+  family: {},
+  swells: { swell: 2, pairedSwells: 2.5, quietDescent: 2 },
+  overtones: { overtoneHits: 3, overtoneEar: 3, overtoneClimb: 3, octaveRestart: 1.5 },
+  low: { octaveRestart: 2.5, quietDescent: 2.5, returnToBottom: 2.5, fullToSubtone: 2 },
+  line: { fullScales: 3, breakDrill: 2.5, returnToBottom: 1.5 },
+  own: {},
+};
+
+/** The whole range is gone through in so many days. */
+const ROUND_DAYS = 14;
+/** Lip and ear rest as part of the sheet. */
+export const REST_SECONDS = { heavy: 25, light: 10 };
+/** A school's own lines have at most this share of a sheet. */
+export const MOST_OF_SCHOOL = 0.6;
+const MOST_LINES = 12;
+
+/** What a school puts on the sheet before anything else, first what comes first; and how far it has come where it counts. */
+export interface SchoolItems {
+  items: SheetItem[];
+  covered: { done: number; count: number } | null;
+}
+
+interface SchoolRequest {
+  horn: Horn;
+  aim: Aim;
+  /** Of the school of one family. */
+  family: FamilyId | null;
+  seconds: number;
+  day: number;
+  history: PracticeHistory;
+  now: number;
+  /** Keys of lines that stay, whatever became of them meanwhile. */
+  kept: readonly string[];
+  pick: PickNote;
+}
+
+/** The lines of a school. */
+export function schoolItems(request: SchoolRequest): SchoolItems {
+  switch (request.aim) {
+    case 'range':
+      return wholeRange(request);
+    case 'family':
+      return { items: oneFamily(request), covered: null };
+    case 'swells':
+      return { items: widening(request), covered: null };
+    default:
+      return { items: [], covered: null };
+  }
+}
+
+/** Every note of the horn once in two weeks, upward; those held as written in that time are done. */
+function wholeRange({ horn, day, history, now, kept }: SchoolRequest): SchoolItems {
+  const notes = Array.from({ length: horn.highest - horn.lowest + 1 }, (_, i) =>
+    writtenMidi(horn.lowest + i),
+  );
+  const isDone = (midi: WrittenMidi) =>
+    history
+      .ofNote('hold', midi)
+      .some(({ at, asWritten }) => asWritten && now - at < ROUND_DAYS * 24 * 3600_000);
+  const open = notes.filter((midi) => !isDone(midi));
+  const stays = notes.filter((midi) => kept.includes(`longHold/${zoneOfNote(midi)}/${midi}`));
+  const lines = [...new Set([...stays, ...open])].slice(0, MOST_LINES);
+  const makers = lines.map((midi): Maker => ({
+    family: 'longHold',
+    isHeavy: false,
+    notes: [midi],
+    choices: (note) => ({ note, beats: 12, tries: 1 }),
+  }));
+  return {
+    items: made(makers, horn, day),
+    covered: { done: notes.length - open.length, count: notes.length },
+  };
+}
+
+/** One family in every zone it has room in. */
+function oneFamily({ horn, family: id, day, pick }: SchoolRequest): SheetItem[] {
+  const family = id && familyById(id);
+  if (!id || !family) return [];
+  const note = family.options(horn)?.note;
+  const zones = NOTES_BY_ZONE.map((notes) =>
+    note && 'least' in note ? notes.filter((midi) => midi >= note.least && midi <= note.most) : [],
+  ).filter((notes) => notes.length > 0);
+  const makers = (zones.length > 0 ? zones : [null]).map((notes): Maker => ({
+    family: id,
+    isHeavy: true,
+    notes,
+    choices: (midi) => (notes ? { note: midi, to: midi } : {}),
+  }));
+  return made(makers, horn, day, pick);
+}
+
+/** From the widest, all the way down the horn. */
+const narrower = Array.from({ length: 35 }, (_, i) => ({ widest: 36 - i, beats: 4 }));
+
+/** Widening swells from the top: long and wide as the time has room for. */
+function widening({ horn, seconds, day, history, now }: SchoolRequest): SheetItem[] {
+  const family = familyById('wideningDown');
+  if (!family?.options(horn)) return [];
+  const lately = tallyOf(history.ofFamily('wideningDown', 'high'), 1, now).daysSince ?? Infinity;
+  // Not twice a day over all of it.
+  const share = lately < 0.3 ? 0.3 : MOST_OF_SCHOOL;
+  const all = [...[8, 7, 6, 5].map((beats) => ({ widest: 36, beats })), ...narrower];
+  const fitting = all
+    .map((choices): Choices => ({ ...choices, tempoBpm: 60 }))
+    .find((choices) => extentOf(family.build(horn, choices)).seconds <= share * seconds - REST_SECONDS.heavy);
+  if (!fitting) return [];
+  const maker: Maker = { family: 'wideningDown', isHeavy: true, notes: null, choices: () => fitting };
+  return made([maker], horn, day);
+}

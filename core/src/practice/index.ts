@@ -1,0 +1,11 @@
+// What was practised: judged takes as practice of notes and skills, packed day by day; minutes, trends, changes, milestones.
+// Plans nothing, and judges nothing itself.
+export { zoneOf, zoneOfNote, ZONES, type Zone } from './zone.ts';
+export { skillOf, SKILLS, type Skill } from './skill.ts';
+export { FIGURES, NO_FIGURES, type FigureName, type Figures } from './figures.ts';
+export { practisedNotes, type PractisedNote } from './practisedNotes.ts';
+export { packNotes, unpackNotes, type PackedNotes } from './packedNotes.ts';
+export { practiceOf, type Practice } from './minutes.ts';
+export { trendOf, TREND_MEASURES, type TrendMeasure, type TrendPoint, type TrendScope } from './trend.ts';
+export { changeAt, type Change } from './change.ts';
+export { milestonesOf, type Milestone } from './milestones.ts';

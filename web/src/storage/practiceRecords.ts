@@ -1,0 +1,43 @@
+import { packNotes, practisedNotes } from '@inner-hum/core/practice';
+import { dayOf } from './dayRecords.ts';
+import { isListed } from './listed.ts';
+import type { PracticeDayRecord, TakeRecord } from './records.ts';
+
+export type Practiser = Pick<TakeRecord, 'hornId' | 'source' | 'mouthpieceId' | 'reedId' | 'reedKind'>;
+
+const idOf = ({ hornId, source, mouthpieceId, reedId, reedKind }: Practiser, day: string) =>
+  [day, hornId, source, mouthpieceId, reedId, reedKind].join('/');
+
+/** A day of practice from all its takes. */
+function practiceRecord(player: Practiser, day: string, takes: readonly TakeRecord[]): PracticeDayRecord {
+  const { hornId, source, mouthpieceId, reedId, reedKind } = player;
+  const played = (some: readonly TakeRecord[]) =>
+    some.reduce((sum, { strain }) => sum + (strain?.playedSeconds ?? 0), 0);
+  return {
+    id: idOf(player, day),
+    day,
+    hornId,
+    source,
+    mouthpieceId,
+    reedId,
+    reedKind,
+    takes: takes.length,
+    playedSeconds: played(takes),
+    freeSeconds: played(takes.filter(({ kind }) => kind === 'free')),
+    notes: packNotes(
+      takes.flatMap(({ context, analysis, startedAt }) =>
+        context && analysis ? practisedNotes(context, analysis, startedAt) : [],
+      ),
+    ),
+  };
+}
+
+/** The days of practice that some takes make up: a day is one for each horn, source, mouthpiece and reed. */
+export function practiceOfTakes(takes: readonly TakeRecord[]): PracticeDayRecord[] {
+  const groups = new Map<string, TakeRecord[]>();
+  for (const take of takes.filter(isListed)) {
+    const id = idOf(take, dayOf(take.startedAt));
+    groups.set(id, [...(groups.get(id) ?? []), take]);
+  }
+  return [...groups.values()].map((group) => practiceRecord(group[0], dayOf(group[0].startedAt), group));
+}

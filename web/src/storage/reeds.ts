@@ -1,0 +1,80 @@
+import type { HornId } from '@inner-hum/core/horn';
+import { database } from './database.ts';
+import type { PracticeDayRecord, ReedRecord, ReedRemark } from './records.ts';
+import { changeSettings, readSettings } from './settings.ts';
+
+export const MOST_REED_NAME = 40;
+export const MOST_REMARK = 300;
+
+/** A reed with what was played on it. */
+export interface PlayedReed {
+  reed: ReedRecord;
+  playedSeconds: number;
+  days: number;
+  /** `yyyy-MM-dd`; null where it was never played. */
+  firstDay: string | null;
+  lastDay: string | null;
+}
+
+/** The reeds of a horn, in the order they came, with what was played on each: counted from the takes, whoever played. */
+export async function listReeds(hornId: HornId): Promise<PlayedReed[]> {
+  const { reeds, practiceDays } = database();
+  const stored = await reeds.where({ hornId }).sortBy('createdAt');
+  const played = new Map<string, PracticeDayRecord[]>();
+  await practiceDays.orderBy('day').each((day) => {
+    if (day.reedId !== '') played.set(day.reedId, [...(played.get(day.reedId) ?? []), day]);
+  });
+  return stored.map((reed) => {
+    const days = played.get(reed.id) ?? [];
+    return {
+      reed,
+      playedSeconds: days.reduce((sum, { playedSeconds }) => sum + playedSeconds, 0),
+      days: new Set(days.map(({ day }) => day)).size,
+      firstDay: days.at(0)?.day ?? null,
+      lastDay: days.at(-1)?.day ?? null,
+    };
+  });
+}
+
+/** Another reed, and puts it on. */
+export async function addReed(hornId: HornId, kind: string, name: string, now: number): Promise<void> {
+  const reed: ReedRecord = {
+    id: crypto.randomUUID(),
+    hornId,
+    kind: kind.slice(0, MOST_REED_NAME),
+    name: name.slice(0, MOST_REED_NAME),
+    createdAt: now,
+    retiredAt: null,
+    remarks: [],
+  };
+  await database().reeds.add(reed);
+  await putOnReed(reed);
+}
+
+/** From now on takes on its horn are of this reed. */
+export async function putOnReed({ id, hornId, kind }: ReedRecord): Promise<void> {
+  const { reedIds, reedKinds } = await readSettings();
+  await changeSettings({
+    reedIds: { ...reedIds, [hornId]: id },
+    reedKinds: { ...reedKinds, [hornId]: kind },
+  });
+}
+
+export async function remarkOnReed(id: string, remark: ReedRemark): Promise<void> {
+  await database()
+    .reeds.where({ id })
+    .modify((reed) => {
+      reed.remarks.push({ ...remark, text: remark.text.slice(0, MOST_REMARK) });
+    });
+}
+
+/** Takes a reed out of the rotation (and off its horn), or back into it (null). */
+export async function retireReed({ id, hornId }: ReedRecord, retiredAt: number | null): Promise<void> {
+  await database().reeds.update(id, { retiredAt });
+  const { reedIds, reedKinds } = await readSettings();
+  if (retiredAt === null || reedIds[hornId] !== id) return;
+  await changeSettings({
+    reedIds: { ...reedIds, [hornId]: undefined },
+    reedKinds: { ...reedKinds, [hornId]: undefined },
+  });
+}
