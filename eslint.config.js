@@ -32,18 +32,30 @@ const coreMay = {
   tendency: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],
-  formats: ['plan', 'judge', 'hearing', 'exercise', 'horn', 'signal'],
+  formats: ['plan', 'judge', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
 };
-const webFolders = ['app', 'features', 'session', 'engraving', 'ribbon', 'ui', 'storage', 'audio', 'workers'];
+const webFolders = [
+  'app',
+  'features',
+  'session',
+  'engraving',
+  'listing',
+  'ribbon',
+  'ui',
+  'storage',
+  'audio',
+  'workers',
+];
 const webMay = {
   ui: [],
   ribbon: [],
   engraving: ['ribbon', 'ui'],
+  listing: ['ribbon', 'ui', 'storage'],
   audio: [],
   storage: [],
   workers: ['storage'],
   session: ['ui', 'storage', 'audio', 'workers'],
-  features: ['session', 'engraving', 'ribbon', 'ui', 'storage', 'audio', 'workers'],
+  features: ['session', 'engraving', 'listing', 'ribbon', 'ui', 'storage', 'audio', 'workers'],
   app: webFolders,
 };
 

@@ -42,7 +42,7 @@ await startI18n();
 // Canvas text needs its faces before the first drawing; the page itself would wait for nothing.
 void document.fonts.load('italic 700 30px "Literata Variable"');
 root.textContent = isDemo ? i18next.t('app.preparingDemo') : '';
-if (isDemo) await (await import('./features/demo/seedDemo.ts')).seedDemo(client);
+if (isDemo) await (await import('./features/demo/loadDemo.ts')).loadDemo();
 const session = createSessionController({
   client,
   dispatch: store.dispatch,

@@ -3,3 +3,13 @@ export { encodeWav, decodeWav, type Sound } from './wav.ts';
 export { packTake, type TakeDocument } from './takeExport.ts';
 export { frameRows, framesToCsv, type FrameRow } from './frameRows.ts';
 export { chartToCsv, chartToJson } from './chartExport.ts';
+export { packFrames, unpackFrames } from './packedFrames.ts';
+export {
+  packDemo,
+  unpackDemo,
+  type DemoMoment,
+  type DemoPack,
+  type DemoReed,
+  type DemoRound,
+  type DemoTake,
+} from './demoPack.ts';

@@ -21,6 +21,7 @@ export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';
 export type { Advice, Finding } from './finding.ts';
 export { isPlain, type Verdict } from './verdict.ts';
 export type { WholeVerdict } from './wholeTake.ts';
+export { takeLoudness } from './takeLoudness.ts';
 export { learnScale, type TakeLoudness } from './learnScale.ts';
 export { measureSteadyTone, type SteadyTone } from './calibration.ts';
 export { calledEnds, measuredSide, type Call, type CalledEnd, type CalledSide } from './call.ts';

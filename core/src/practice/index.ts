@@ -9,3 +9,4 @@ export { practiceOf, type Practice } from './minutes.ts';
 export { trendOf, TREND_MEASURES, type TrendMeasure, type TrendPoint, type TrendScope } from './trend.ts';
 export { changeAt, type Change } from './change.ts';
 export { milestonesOf, type Milestone } from './milestones.ts';
+export { gearChanges, type GearChange } from './gearChanges.ts';

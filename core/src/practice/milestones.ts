@@ -60,7 +60,12 @@ export function milestonesOf(notes: readonly PractisedNote[]): Milestone[] {
       const name = [skill, writtenMidi, fingeredMidi].join('/');
       const own = tries.get(name) ?? { all: [], isSecure: false };
       tries.set(name, own);
-      if (asWritten && own.all.length >= LEAST_TRIES && !own.all.includes(true))
+      const zone = zoneOfNote(fingeredMidi);
+      const isHighest = asWritten && zone === 'altissimo' && writtenMidi > highest;
+      if (isHighest) {
+        highest = writtenMidi;
+        found.push({ kind: 'highest', ...common });
+      } else if (asWritten && own.all.length >= LEAST_TRIES && !own.all.includes(true))
         found.push({ kind: 'first', ...common, skill, tries: own.all.length + 1 });
       own.all.push(asWritten);
       const secure = own.isSecure ? null : secureIn(own.all);
@@ -70,7 +75,6 @@ export function milestonesOf(notes: readonly PractisedNote[]): Milestone[] {
         if (secure.before >= SECURE.before && secure.asWrittenBefore <= SECURE.shareBefore * secure.before)
           found.push({ kind: 'secure', ...common, skill, ...secure });
       }
-      const zone = zoneOfNote(fingeredMidi);
       const seconds = note.figures.at(HOLD) ?? null;
       if (seconds !== null) {
         const held = holds.get(zone) ?? { best: 0, days: new Set() };
@@ -81,10 +85,6 @@ export function milestonesOf(notes: readonly PractisedNote[]): Milestone[] {
           held.best = seconds;
         }
         held.days.add(Math.floor(at / DAY_MS));
-      }
-      if (asWritten && zone === 'altissimo' && writtenMidi > highest) {
-        highest = writtenMidi;
-        found.push({ kind: 'highest', ...common });
       }
       return found;
     });

@@ -9,6 +9,7 @@ import { playExercise, WARM_UP, type ItemFault } from '../standin/index.ts';
 import {
   changeAt,
   FIGURES,
+  gearChanges,
   milestonesOf,
   NO_FIGURES,
   packNotes,
@@ -169,4 +170,14 @@ it('tells what was reached, once', () => {
     { kind: 'longest', zone: 'low', seconds: 12, secondsBefore: 9 },
     { kind: 'highest', writtenMidi: 91 },
   ]);
+});
+
+it('marks a reed where it came to stay, not where it was played in', () => {
+  const on = 'aaaabaacccacc';
+  const days = [...on].map((reedId, i) => ({
+    day: `2026-03-${String(i + 1).padStart(2, '0')}`,
+    reedId,
+    mouthpieceId: 'm',
+  }));
+  expect(gearChanges(days)).toEqual([{ day: '2026-03-08', kind: 'reed', id: 'c' }]);
 });

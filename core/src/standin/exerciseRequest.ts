@@ -17,3 +17,7 @@ export interface ExerciseRequest {
   leadSeconds: number;
   tailSeconds: number;
 }
+
+/** Silence around what is played for keeps when nobody waits for it. */
+export const DEMO_LEAD_SECONDS = 0.5;
+export const DEMO_TAIL_SECONDS = 0.8;

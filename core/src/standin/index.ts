@@ -3,7 +3,7 @@
 // can be checked against an answer known by construction. It must not import what it is used to test.
 export { playNote, type StandInNote, type Performance } from './playNote.ts';
 export { playPhrase } from './playPhrase.ts';
-export type { ExerciseRequest } from './exerciseRequest.ts';
+export { DEMO_LEAD_SECONDS, DEMO_TAIL_SECONDS, type ExerciseRequest } from './exerciseRequest.ts';
 export { playExercise, type ExercisePerformance } from './playExercise.ts';
 export { highHabit, highHabits } from './highHabits.ts';
 export { movedHabits } from './movedHabits.ts';

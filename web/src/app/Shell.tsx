@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useLocation } from 'react-router';
 
-const ROOMS = ['today', 'stand', 'takes', 'map', 'ladder', 'high', 'shelf', 'case'] as const;
+const ROOMS = ['today', 'stand', 'takes', 'map', 'ladder', 'high', 'shelf', 'logbook', 'case'] as const;
 type Room = (typeof ROOMS)[number];
 /** On a phone there is room for so many below; the others are behind one more place. */
 const PLACES = 4;

@@ -19,6 +19,7 @@ import type {
   HornCheckRecord,
   MouthpieceRecord,
   OwnExercise,
+  PerformanceRecord,
   PracticeDayRecord,
   ReedRecord,
   RoundRecord,
@@ -45,6 +46,7 @@ class InnerHumDatabase extends Dexie {
   reeds!: Table<ReedRecord, string>;
   hornChecks!: Table<HornCheckRecord, string>;
   dayNotes!: Table<DayNoteRecord, string>;
+  performances!: Table<PerformanceRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -86,6 +88,7 @@ class InnerHumDatabase extends Dexie {
         reeds: 'id, hornId',
         hornChecks: 'id, hornId, day',
         dayNotes: 'day',
+        performances: 'takeId',
       })
       .upgrade(async (transaction) => {
         await transaction.table('takes').toCollection().modify(giveReed);

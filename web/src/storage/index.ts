@@ -10,6 +10,7 @@ export type {
   HornCheckRecord,
   MouthpieceRecord,
   OwnExercise,
+  PerformanceRecord,
   PracticeDayRecord,
   ReedRecord,
   ReedRemark,
@@ -32,8 +33,9 @@ export * from './mouthpieces.ts';
 export * from './sheets.ts';
 export * from './highFingerings.ts';
 export { listSetups, listTendencyDays } from './tendencyDays.ts';
-export { listPractice, practisedSpan } from './practiceDays.ts';
+export { listPractice, playedDayBeside, practisedSpan } from './practiceDays.ts';
 export { dayOf } from './dayRecords.ts';
 export * from './reeds.ts';
 export * from './hornChecks.ts';
 export * from './dayNotes.ts';
+export { putMany, type ManyRows } from './bulk.ts';

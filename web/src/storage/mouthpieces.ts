@@ -30,3 +30,8 @@ export async function putOn(hornId: HornId, id: string): Promise<void> {
   const { mouthpieceIds } = await readSettings();
   await changeSettings({ mouthpieceIds: { ...mouthpieceIds, [hornId]: id } });
 }
+
+/** Every mouthpiece that was named, on any horn. */
+export function listAllMouthpieces(): Promise<MouthpieceRecord[]> {
+  return database().mouthpieces.toArray();
+}

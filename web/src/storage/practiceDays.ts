@@ -26,3 +26,13 @@ export async function practisedSpan(): Promise<{ first: string; last: string } |
   const [first, last] = [await days.first(), await days.last()];
   return first && last ? { first: first.day, last: last.day } : null;
 }
+
+/** The nearest day before or after one on which anything was played; null where there is none. */
+export async function playedDayBeside(day: string, side: 'before' | 'after'): Promise<string | null> {
+  const { practiceDays } = database();
+  const beside =
+    side === 'before'
+      ? await practiceDays.where('day').below(day).last()
+      : await practiceDays.where('day').above(day).first();
+  return beside?.day ?? null;
+}

@@ -24,6 +24,10 @@ function practiceRecord(player: Practiser, day: string, takes: readonly TakeReco
     takes: takes.length,
     playedSeconds: played(takes),
     freeSeconds: played(takes.filter(({ kind }) => kind === 'free')),
+    words: takes
+      .map(({ playerNote }) => playerNote)
+      .filter(Boolean)
+      .join('\n'),
     notes: packNotes(
       takes.flatMap(({ context, analysis, startedAt }) =>
         context && analysis ? practisedNotes(context, analysis, startedAt) : [],

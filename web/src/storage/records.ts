@@ -12,6 +12,7 @@ import type {
   ToleranceId,
 } from '@inner-hum/core/judge';
 import type { Aim } from '@inner-hum/core/plan';
+import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
 import type { PackedNotes } from '@inner-hum/core/practice';
 
 /** What is played on besides the horn itself. */
@@ -137,6 +138,8 @@ export interface PracticeDayRecord extends Pick<Gear, 'mouthpieceId' | 'reedId' 
   /** Seconds of tone in all of it, and in free playing alone. */
   playedSeconds: number;
   freeSeconds: number;
+  /** What the player wrote on its takes. */
+  words: string;
   /** Judged notes; see the core's `PackedNotes`. */
   notes: PackedNotes;
 }
@@ -192,6 +195,14 @@ export interface ChunkRecord {
 export interface FramesRecord {
   takeId: string;
   columns: FrameColumns;
+}
+
+/** What the stand-in was told to play in a take whose sound is not stored: it is played again, the same, when it is wanted. */
+export interface PerformanceRecord {
+  takeId: string;
+  profile: StandInProfile;
+  faults: ItemFault[];
+  seed: number;
 }
 
 /** Everything of one take. */

@@ -1,6 +1,7 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
 import type { Call, Strain, TakeLoudness } from '@inner-hum/core/judge';
+import { addDays, parseISO, startOfDay } from 'date-fns';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import { isListed } from './listed.ts';
@@ -15,6 +16,17 @@ export async function listTakes(): Promise<TakeRecord[]> {
   return takes.filter(isListed);
 }
 
+/** Kept takes of a day (`yyyy-MM-dd`) from one kind of source, newest first. */
+export async function takesOfDay(day: string, source: TakeRecord['source']): Promise<TakeRecord[]> {
+  const from = startOfDay(parseISO(day));
+  const takes = await database()
+    .takes.where('startedAt')
+    .between(from.getTime(), addDays(from, 1).getTime(), true, false)
+    .reverse()
+    .sortBy('startedAt');
+  return takes.filter((take) => isListed(take) && take.source === source);
+}
+
 /** One take, or null where there is none (any more). */
 export async function readTake(id: string): Promise<TakeRecord | null> {
   return (await database().takes.get(id)) ?? null;
@@ -24,15 +36,19 @@ export async function readTakeFrames(takeId: string): Promise<FrameColumns | nul
   return (await database().frames.get(takeId))?.columns ?? null;
 }
 
+/** Its day is found by what is written on its takes. */
 export async function writePlayerNote(takeId: string, playerNote: string): Promise<void> {
-  await database().takes.update(takeId, { playerNote });
+  await changeTake(takeId, { playerNote });
 }
 
-/** Its day counts it no longer, or again. */
-async function setDeleted(takeId: string, deletedAt: number | null): Promise<void> {
+/** Changes a take, and with it what its day comes to. */
+async function changeTake(
+  takeId: string,
+  change: Partial<Pick<TakeRecord, 'deletedAt' | 'playerNote'>>,
+): Promise<void> {
   const db = database();
   await db.transaction('rw', dayTables(), async () => {
-    await db.takes.update(takeId, { deletedAt });
+    await db.takes.update(takeId, change);
     const take = await db.takes.get(takeId);
     if (take) await rebuildDays(take);
   });
@@ -40,11 +56,11 @@ async function setDeleted(takeId: string, deletedAt: number | null): Promise<voi
 
 /** Takes a take off the list. It stays whole for a day, so that undo is always possible. */
 export async function deleteTake(takeId: string, now: number): Promise<void> {
-  await setDeleted(takeId, now);
+  await changeTake(takeId, { deletedAt: now });
 }
 
 export async function undoDelete(takeId: string): Promise<void> {
-  await setDeleted(takeId, null);
+  await changeTake(takeId, { deletedAt: null });
 }
 
 /** Erases what was deleted more than a day ago. */

@@ -69,17 +69,6 @@ export interface HeardStandIn {
   columns: FrameColumns;
 }
 
-/** A stand-in performance to be kept as a take, by the same path as a played one. */
-export interface KeepRequest {
-  performance: StandInRequest;
-  gear: Gear;
-  eyes: 'watch' | 'blind';
-  startedAt: number;
-  playerNote: string;
-  roundId: string | null;
-  phrase: number;
-}
-
 /** The worker's calls. Everything that streams goes by ports and `SessionEvent`s instead. */
 export interface SessionWorker {
   /** Starts listening to blocks from `capture`; events go to `events`. */
@@ -98,7 +87,6 @@ export interface SessionWorker {
   /** How loud a sounding drone of these partials is at the microphone, beside the room, in dBFS; null before half a second. */
   droneLeak(partialsHz: number[]): number | null;
   keepLastMinute(request: FreeRequest): Promise<string | null>;
-  keepStandIn(request: KeepRequest): Promise<void>;
   recover(takeId: string): Promise<void>;
   renderStandIn(request: StandInRequest): Float32Array<ArrayBuffer>;
   /** A stand-in performance without silence around it, and what the listener hears in it. */

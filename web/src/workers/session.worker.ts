@@ -6,7 +6,7 @@ import { createLiveSession, type LiveSession } from './liveSession.ts';
 import type { CapturedBlock, SessionEvent, SessionWorker } from './protocol.ts';
 import { renderFreePlaying } from './freePlaying.ts';
 import { withAbandonedTake } from './takeLock.ts';
-import { judgeRecord, newFreeRecord, newTakeRecord } from './takeRecords.ts';
+import { judgeRecord, newFreeRecord } from './takeRecords.ts';
 
 openDatabase(self.name);
 
@@ -70,29 +70,6 @@ const worker: SessionWorker = {
     );
     await storeTake({ record, samples: newest.samples, columns: newest.columns });
     return record.id;
-  },
-  async keepStandIn({ performance, ...played }) {
-    const { exercise, hornId, a4Hz, scale, sampleRateHz } = performance;
-    const isCounted = exercise.start === 'countIn';
-    const { samples, beatZeroSeconds } = playExercise({ ...performance, leadSeconds: 0.5, tailSeconds: 0.8 });
-    const track = listenTo(samples, sampleRateHz);
-    const context = {
-      exercise,
-      hornId,
-      a4Hz,
-      scale,
-      toleranceId: 'usual' as const,
-      roomFloorDb: null,
-      beatZeroSeconds: isCounted ? beatZeroSeconds : null,
-    };
-    const record = newTakeRecord({
-      takeId: crypto.randomUUID(),
-      context,
-      source: 'standIn',
-      sampleRateHz,
-      ...played,
-    });
-    await storeTake({ record: judgeRecord(record, samples, track), samples, columns: track.slice(0) });
   },
   async recover(takeId) {
     await withAbandonedTake(takeId, async () => {

@@ -1,6 +1,5 @@
-import { CLICK_SECONDS, columnValue, findClicks, findHoles, type FrameTrack } from '@inner-hum/core/hearing';
-import { analyseTake, strainOf, type TakeContext } from '@inner-hum/core/judge';
-import { percentile } from '@inner-hum/core/stats';
+import { CLICK_SECONDS, findClicks, findHoles, type FrameTrack } from '@inner-hum/core/hearing';
+import { analyseTake, strainOf, takeLoudness, type TakeContext } from '@inner-hum/core/judge';
 import type { Gear, TakeRecord } from '../storage/index.ts';
 import type { FreeRequest, InputSource } from './protocol.ts';
 
@@ -71,11 +70,6 @@ export function judgeRecord(record: TakeRecord, samples: Float32Array, track: Fr
     ...foundClickSeconds.map((timeSeconds) => ({ timeSeconds, lengthSeconds: CLICK_SECONDS })),
   ];
   const analysis = record.context ? analyseTake(track, record.context, foreign) : null;
-  const levels: number[] = [];
-  for (let i = 0; i < track.count; i++)
-    if (columnValue(track.columns.f0Hz, i) !== null) levels.push(track.columns.levelDb[i]);
-  const softDb = percentile(levels, 5);
-  const loudDb = percentile(levels, 95);
   return {
     ...record,
     state: 'kept',
@@ -83,7 +77,7 @@ export function judgeRecord(record: TakeRecord, samples: Float32Array, track: Fr
     foundClickSeconds,
     analysis,
     strain: strainOf(track, record),
-    loudness: analysis && softDb !== null && loudDb !== null ? { softDb, loudDb } : null,
+    loudness: analysis && takeLoudness(track),
   };
 }
 

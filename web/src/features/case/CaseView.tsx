@@ -7,8 +7,10 @@ import { useTranslation } from 'react-i18next';
 import { ActionLink, Choice, NumberField, RoomHeading } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
 import { CapFields } from './CapFields.tsx';
+import { HornCheckFields } from './HornCheckFields.tsx';
 import { KeyFields } from './KeyFields.tsx';
 import { MouthpieceFields } from './MouthpieceFields.tsx';
+import { ReedFields } from './ReedFields.tsx';
 import { RangeFields } from './RangeFields.tsx';
 
 interface CaseViewProps {
@@ -63,6 +65,8 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
           <MouthpieceFields settings={settings} />
         </>,
       )}
+      {section(t('reed.title'), <ReedFields settings={settings} />)}
+      {section(t('check.title'), <HornCheckFields settings={settings} onChange={onChange} />)}
       {section(
         t('case.input'),
         <>

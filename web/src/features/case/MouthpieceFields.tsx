@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   addMouthpiece,
-  changeSettings,
   listMouthpieces,
   MOST_MOUTHPIECE_NAME,
   mouthpieceOf,
@@ -14,7 +13,7 @@ import {
 } from '../../storage/index.ts';
 import { ActionButton, Select, TextField } from '../../ui/index.ts';
 
-/** Which mouthpiece is on the horn, what it is called, another one, and the kind of reed: takes, high notes and maps are kept by them. */
+/** Which mouthpiece is on the horn, what it is called, another one: takes, high notes and maps are kept by them. */
 export function MouthpieceFields({ settings }: { settings: SettingsRecord }) {
   const { t } = useTranslation();
   const { hornId } = settings;
@@ -54,14 +53,6 @@ export function MouthpieceFields({ settings }: { settings: SettingsRecord }) {
             onDone={(name) => {
               if (name !== worn.name) void nameMouthpiece(worn, name);
             }}
-          />
-          <TextField
-            key={`reed ${hornId}`}
-            label={t('mouthpiece.reed')}
-            value={settings.reedKinds[hornId] ?? ''}
-            maxLength={MOST_MOUTHPIECE_NAME}
-            placeholder={t('mouthpiece.reedUnnamed')}
-            onDone={(reed) => void changeSettings({ reedKinds: { ...settings.reedKinds, [hornId]: reed } })}
           />
           <ActionButton look="plain" onClick={() => setAdding(true)}>
             {t('mouthpiece.another')}

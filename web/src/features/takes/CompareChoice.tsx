@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import type { TakeRecord } from '../../storage/index.ts';
 import { Select } from '../../ui/index.ts';
 import { noteOf } from './takeFilter.ts';
-import { takeLabel } from './takeTitle.tsx';
+import { takeLabel } from '../../listing/index.ts';
 
 interface CompareChoiceProps {
   take: TakeRecord;

@@ -12,7 +12,7 @@ import {
   type TakeRecord,
 } from '../../storage/index.ts';
 import { OneTakeView } from './OneTakeView.tsx';
-import { drawTake } from './takeInk.ts';
+import { drawTake } from '../../listing/index.ts';
 import { takeFileName } from './takeFileName.ts';
 import { useOtherTake } from './useOtherTake.ts';
 

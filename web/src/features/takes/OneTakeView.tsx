@@ -18,11 +18,11 @@ import { CompareChoice } from './CompareChoice.tsx';
 import { LineTable } from './LineTable.tsx';
 import { EventList } from './EventList.tsx';
 import { Figures } from './Figures.tsx';
-import type { TakeDrawing } from './takeInk.ts';
+import type { TakeDrawing } from '../../listing/index.ts';
 import { TakeRibbon } from './TakeRibbon.tsx';
 import { TakeScatter } from './TakeScatter.tsx';
 import { noteOf } from './takeFilter.ts';
-import { takeLabel, TakeTitle } from './takeTitle.tsx';
+import { takeLabel, TakeTitle } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
 
 interface OneTakeViewProps {

@@ -5,7 +5,7 @@ import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
 import { ActionLink, exerciseName, findingText, RoomHeading } from '../../ui/index.ts';
-import { TakeRow } from './TakeRow.tsx';
+import { TakeRow } from '../../listing/index.ts';
 
 interface RoundViewProps {
   round: RoundRecord;

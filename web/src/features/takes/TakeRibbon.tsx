@@ -18,7 +18,7 @@ import {
 } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 import { shortNote, useNarrow, verdictText } from '../../ui/index.ts';
-import type { TakeDrawing } from './takeInk.ts';
+import type { TakeDrawing } from '../../listing/index.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
 import type { OtherTake } from './useOtherTake.ts';
 

@@ -4,7 +4,7 @@ import { lazy, Suspense, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { TakeRecord } from '../../storage/index.ts';
 import { scatterPoints } from './scatterPoints.ts';
-import type { TakeDrawing } from './takeInk.ts';
+import type { TakeDrawing } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
 
 const LevelScatter = lazy(() => import('./LevelScatter.tsx'));

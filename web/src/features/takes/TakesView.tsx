@@ -6,7 +6,7 @@ import { ActionButton, ActionLink, RoomHeading } from '../../ui/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 import { isFiltered, matches, type TakeFilter } from './takeFilter.ts';
 import { TakeFilterBar } from './TakeFilterBar.tsx';
-import { TakeRow } from './TakeRow.tsx';
+import { TakeRow } from '../../listing/index.ts';
 
 interface TakesViewProps {
   takes: readonly TakeRecord[];

@@ -11,7 +11,7 @@ import { swellAddress } from './swellAddress.ts';
 import { takeFileName } from './takeFileName.ts';
 import { scatterPoints } from './scatterPoints.ts';
 import { filterSearch, matches, readFilter } from './takeFilter.ts';
-import { drawTake } from './takeInk.ts';
+import { drawTake } from '../../listing/index.ts';
 
 /** A take as the app keeps it, from the stand-in's sound. */
 function keptTake(shape: SwellShape): { take: TakeRecord; track: ReturnType<typeof listenTo> } {

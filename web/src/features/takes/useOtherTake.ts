@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { listTakes, readTakeFrames, type TakeRecord } from '../../storage/index.ts';
-import { drawTake, type TakeDrawing } from './takeInk.ts';
+import { drawTake, type TakeDrawing } from '../../listing/index.ts';
 
 export interface OtherTake {
   take: TakeRecord;

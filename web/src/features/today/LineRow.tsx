@@ -28,6 +28,12 @@ interface LineRowProps {
 
 const RIBBON_PX = 46;
 
+/** Minutes and seconds, to five seconds. */
+function clockText(seconds: number): string {
+  const rounded = 5 * Math.round(seconds / 5);
+  return `${Math.floor(rounded / 60)}:${String(rounded % 60).padStart(2, '0')}`;
+}
+
 const plainName = ({ exerciseId }: SheetLine) =>
   exerciseId ? ('today.exerciseGone' as const) : ('today.free' as const);
 
@@ -69,7 +75,7 @@ export function LineRow(props: LineRowProps) {
       data-line={key}
     >
       <Box fontFamily="heading" fontSize="large" w="places" flexShrink="0">
-        {t('today.minutesShort', { minutes: (seconds / 60).toFixed(1) })}
+        {clockText(seconds)}
       </Box>
       <Box w="field" flexShrink="0" display={{ base: 'none', md: 'block' }}>
         {exercise && (

@@ -3,8 +3,8 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import { format } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { exerciseName, NoteGlyph, noteText } from '../../ui/index.ts';
-import type { TakeRecord } from '../../storage/index.ts';
+import { exerciseName, NoteGlyph, noteText } from '../ui/index.ts';
+import type { TakeRecord } from '../storage/index.ts';
 
 /** A take that has lost what was written. */
 const NO_NAME = { family: null };

@@ -5,9 +5,9 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { RibbonPicture } from '../../ribbon/index.ts';
-import { readTakeFrames, type TakeRecord } from '../../storage/index.ts';
-import { verdictText } from '../../ui/index.ts';
+import { RibbonPicture } from '../ribbon/index.ts';
+import { readTakeFrames, type TakeRecord } from '../storage/index.ts';
+import { verdictText } from '../ui/index.ts';
 import { drawTake } from './takeInk.ts';
 import { TakeTitle } from './takeTitle.tsx';
 

@@ -1,8 +1,8 @@
 import { lengthBeats, noteTarget, onlyNote, secondsPerBeat } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import type { PitchTarget } from '@inner-hum/core/horn';
-import { InkTrack, writtenInk } from '../../ribbon/index.ts';
-import type { TakeRecord } from '../../storage/index.ts';
+import { InkTrack, writtenInk } from '../ribbon/index.ts';
+import type { TakeRecord } from '../storage/index.ts';
 
 export interface TakeDrawing {
   ink: InkTrack;

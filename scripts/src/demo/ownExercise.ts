@@ -1,8 +1,7 @@
 import { parseExercise } from '@inner-hum/core/exercise';
-import { addOwnExercise, changeSettings } from '../../storage/index.ts';
 
 /** An exercise the invented player wrote: a soft low entry, and the phrase that grows out of it. */
-const SOFT_ENTRY = parseExercise({
+export const SOFT_ENTRY = parseExercise({
   version: 2,
   name: 'Soft entry on low B',
   tempoBpm: 72,
@@ -67,9 +66,3 @@ const SOFT_ENTRY = parseExercise({
     },
   ],
 });
-
-/** What stands on the invented player's Shelf beside the families. */
-export async function seedShelf(now: number): Promise<void> {
-  const id = await addOwnExercise(SOFT_ENTRY, now);
-  await changeSettings({ favourites: [`own.${id}`, 'pairedSwells', 'quietDescent'] });
-}

@@ -1,0 +1,111 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import type { Choices, Exercise, FamilyId } from '../exercise/index.ts';
+import type { FrameColumns } from '../hearing/index.ts';
+import type { HornId } from '../horn/index.ts';
+import type { Call, Strain, TakeAnalysis, TakeContext, TakeLoudness } from '../judge/index.ts';
+import type { ItemFault, StandInProfile } from '../standin/index.ts';
+import { packFrames, unpackFrames } from './packedFrames.ts';
+
+/** A moment of the scenario: so many days before its last one, at a second of that day. */
+export interface DemoMoment {
+  daysAgo: number;
+  second: number;
+}
+
+/** A take as it was heard and judged, and what the stand-in was told to play, so that its sound can be made again. */
+export interface DemoTake extends DemoMoment {
+  id: string;
+  context: TakeContext;
+  mouthpieceId: string;
+  reedId: string;
+  reedKind: string;
+  roundId: string | null;
+  phrase: number;
+  eyes: 'watch' | 'blind';
+  call: Call | null;
+  playerNote: string;
+  sampleRateHz: number;
+  lengthSeconds: number;
+  played: { profile: StandInProfile; faults: ItemFault[]; seed: number };
+  analysis: TakeAnalysis | null;
+  strain: Strain;
+  loudness: TakeLoudness | null;
+  frames: FrameColumns;
+}
+
+export interface DemoRound extends DemoMoment {
+  id: string;
+  hornId: HornId;
+  family: FamilyId;
+  choices: Choices;
+}
+
+export interface DemoReed {
+  id: string;
+  hornId: HornId;
+  kind: string;
+  name: string;
+  daysAgo: number;
+  retiredDaysAgo: number | null;
+  remarks: { daysAgo: number; how: 'well' | 'fair' | 'badly'; text: string }[];
+}
+
+/** Weeks of an invented player: everything that the demo shows. */
+export interface DemoPack {
+  takes: DemoTake[];
+  rounds: DemoRound[];
+  reeds: DemoReed[];
+  /** The reed on each horn at the end. */
+  reedsOn: { hornId: HornId; reedId: string }[];
+  mouthpieces: { id: string; hornId: HornId; name: string }[];
+  checks: {
+    hornId: HornId;
+    daysAgo: number;
+    kind: 'leakTest' | 'technician' | 'repair' | 'other';
+    text: string;
+  }[];
+  dayNotes: { daysAgo: number; text: string; temperatureC: number | null }[];
+  settled: { mouthpieceId: string; writtenMidi: number; fingering: string }[];
+  exercises: Exercise[];
+}
+
+const STORY = 'story.json';
+const FRAMES = 'frames.bin';
+/** No figure is told with more. */
+const DIGITS = 5;
+
+const short = (_name: string, value: unknown) =>
+  typeof value === 'number' && !Number.isInteger(value) ? Number(value.toPrecision(DIGITS)) : value;
+
+/** The scenario as one ZIP: figures to five digits, frames packed. */
+export function packDemo(pack: DemoPack): Uint8Array<ArrayBuffer> {
+  const frames = pack.takes.map((take) => packFrames(take.frames));
+  const all = new Uint8Array(frames.reduce((sum, { length }) => sum + length, 0));
+  frames.reduce((offset, bytes) => {
+    all.set(bytes, offset);
+    return offset + bytes.length;
+  }, 0);
+  const takes = pack.takes.map((take, i) => ({ ...take, frames: frames[i].length }));
+  // No time of making, so that the same scenario is the same file.
+  const mtime = new Date(2020, 0, 1);
+  return zipSync(
+    { [STORY]: strToU8(JSON.stringify({ ...pack, takes }, short)), [FRAMES]: all },
+    { level: 9, mtime },
+  );
+}
+
+/** Reads such a ZIP; it is our own and is trusted. */
+export function unpackDemo(bytes: Uint8Array): DemoPack {
+  const { [STORY]: story, [FRAMES]: frames } = unzipSync(bytes);
+  const read = JSON.parse(strFromU8(story)) as Omit<DemoPack, 'takes'> & {
+    takes: (Omit<DemoTake, 'frames'> & { frames: number })[];
+  };
+  let offset = 0;
+  return {
+    ...read,
+    takes: read.takes.map(({ frames: length, ...take }) => {
+      offset += length;
+      return { ...take, frames: unpackFrames(frames.subarray(offset - length, offset)) };
+    }),
+  };
+}

@@ -1,0 +1,87 @@
+import { hornById, type HornId } from '@inner-hum/core/horn';
+import { todaySheet } from '@inner-hum/core/plan';
+import { practisedNotes, skillOf, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
+import { createRandom } from '@inner-hum/core/signal';
+import type { DemoMoment, DemoTake } from '@inner-hum/core/formats';
+import { createLearner, playingOf } from './learner.ts';
+import { phraseOf } from './phraseOf.ts';
+import { playTake } from './playTake.ts';
+import { DAYS, gearOn, TENOR_FROM } from './story.ts';
+
+const DAY_MS = 24 * 3600_000;
+/** A moment as the plan counts it. */
+const msOf = ({ daysAgo, second }: DemoMoment) => (DAYS + 1 - daysAgo) * DAY_MS + 1000 * second;
+
+/** So many lines of a sheet are kept as takes, one phrase each: twelve weeks are to stay small. */
+const LINES_A_DAY = 5;
+const LINES_BESIDE_SCENES = 3;
+const SCENES_FROM = 6;
+
+/** Which horn is played on a day; null: none. */
+function hornOn(daysAgo: number, random: { uniform(): number }): HornId | null {
+  if (daysAgo > 0 && random.uniform() < 0.27) return null;
+  return daysAgo <= TENOR_FROM && daysAgo % 3 === 1 ? 'tenor' : 'alto';
+}
+
+/** Twelve weeks of sheets, planned by the app's own planner from what was played, and played by one who learns from it. */
+export function playSheets(beside: readonly DemoTake[], tell: (day: number) => void): DemoTake[] {
+  const random = createRandom(20);
+  const learner = createLearner();
+  const takes: DemoTake[] = [];
+  const notes = new Map<HornId, PractisedNote[]>([
+    ['alto', []],
+    ['tenor', []],
+  ]);
+  const learn = (take: DemoTake) => {
+    if (!take.analysis) return;
+    const own = practisedNotes(take.context, take.analysis, msOf(take));
+    notes.get(take.context.hornId)?.push(...own);
+    for (const zone of new Set(own.map(({ fingeredMidi }) => zoneOfNote(fingeredMidi))))
+      learner.practise(take.context.hornId, skillOf(take.context.exercise.family), zone);
+  };
+  for (let daysAgo = DAYS - 1; daysAgo >= 0; daysAgo--) {
+    tell(daysAgo);
+    learner.sleep();
+    const hornId = hornOn(daysAgo, random);
+    const hour = random.uniform() < 0.3 ? 7.1 : 18 + 2 * random.uniform();
+    if (hornId) {
+      const now = msOf({ daysAgo, second: 3600 * hour });
+      const sheet = todaySheet({
+        horn: hornById(hornId),
+        minutes: 10,
+        aim: daysAgo > 40 ? 'zones' : 'low',
+        family: null,
+        routine: [],
+        history: notes.get(hornId) ?? [],
+        now,
+        dayStart: now - 3600_000 * hour,
+        dayNumber: DAYS - daysAgo,
+        highSeconds: 900,
+        loudSeconds: null,
+        kept: [],
+        notToday: [],
+      });
+      const lines = sheet.flatMap(({ item, key }) => (item && key !== 'opening/airThenNote' ? [item] : []));
+      const most = daysAgo <= SCENES_FROM ? LINES_BESIDE_SCENES : LINES_A_DAY;
+      for (const [place, { family, choices }] of lines.slice(0, most).entries()) {
+        const exercise = phraseOf(family, choices, hornId, DAYS - daysAgo);
+        const seed = 10_000 + 20 * daysAgo + place;
+        const take = playTake({
+          id: `demo-${daysAgo}-${place}`,
+          daysAgo,
+          second: Math.round(3600 * hour + 100 * place),
+          exercise,
+          hornId,
+          gear: gearOn(hornId, daysAgo),
+          seed,
+          ...playingOf(learner, exercise, hornId, daysAgo, random, seed),
+        });
+        if (!take.analysis) continue;
+        takes.push(take);
+        learn(take);
+      }
+    }
+    for (const take of beside) if (take.daysAgo === daysAgo) learn(take);
+  }
+  return takes;
+}

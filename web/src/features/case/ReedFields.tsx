@@ -1,0 +1,113 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  addReed,
+  listReeds,
+  MOST_REED_NAME,
+  putOnReed,
+  remarkOnReed,
+  retireReed,
+  type PlayedReed,
+  type SettingsRecord,
+} from '../../storage/index.ts';
+import { ActionButton, TextField } from '../../ui/index.ts';
+import { reedName } from './reedName.ts';
+import { ReedRow } from './ReedRow.tsx';
+
+/** The reed that has rested longest, of those that are not on the horn; null where there is nothing to choose from. */
+function restedLongest(reeds: readonly PlayedReed[], onId: string): PlayedReed | null {
+  const others = reeds.filter(({ reed }) => reed.id !== onId);
+  return others.toSorted((a, b) => (a.lastDay ?? '').localeCompare(b.lastDay ?? '')).at(0) ?? null;
+}
+
+/** The reeds of the horn: which is on it, how long each was played, how it plays, which has rested longest. */
+export function ReedFields({ settings }: { settings: SettingsRecord }) {
+  const { t } = useTranslation();
+  const { hornId } = settings;
+  const reeds = useLiveQuery(() => listReeds(hornId), [hornId]);
+  const [adding, setAdding] = useState<'kind' | 'name' | null>(null);
+  const [kind, setKind] = useState('');
+  const [opened] = useState(() => Date.now());
+  if (!reeds) return null;
+  const onId = settings.reedIds[hornId] ?? '';
+  const inUse = reeds.filter(({ reed }) => reed.retiredAt === null);
+  const retired = reeds.filter(({ reed }) => reed.retiredAt !== null);
+  const next = restedLongest(inUse, onId);
+  const row = (played: PlayedReed) => (
+    <ReedRow
+      key={played.reed.id}
+      played={played}
+      isOn={played.reed.id === onId}
+      onPutOn={() => void putOnReed(played.reed)}
+      onRemark={(remark) => void remarkOnReed(played.reed.id, { ...remark, at: Date.now() })}
+      onRetire={() => void retireReed(played.reed, played.reed.retiredAt === null ? Date.now() : null)}
+    />
+  );
+  return (
+    <Box w="full">
+      {reeds.length === 0 && (
+        <Box maxW="prose" mb="3">
+          {t('reed.empty')}
+        </Box>
+      )}
+      {onId === '' && settings.reedKinds[hornId] && (
+        <Box mb="3">{t('reed.kindOnly', { kind: settings.reedKinds[hornId] })}</Box>
+      )}
+      <Box as="ul" aria-label={t('reed.title')}>
+        {inUse.map(row)}
+      </Box>
+      {inUse.length > 1 && next && (
+        <Box my="3" data-testid="rotation">
+          {next.lastDay === null
+            ? t('reed.nextNew', { reed: reedName(next.reed) })
+            : t('reed.next', {
+                reed: reedName(next.reed),
+                count: differenceInCalendarDays(opened, parseISO(next.lastDay)),
+              })}
+        </Box>
+      )}
+      <Flex gap="5" wrap="wrap" alignItems="flex-end" mt="2">
+        {adding === 'kind' && (
+          <TextField
+            key="kind"
+            label={t('reed.newKind')}
+            value=""
+            maxLength={MOST_REED_NAME}
+            placeholder={t('reed.kindExample')}
+            onDone={(text) => {
+              setKind(text);
+              setAdding(text === '' ? null : 'name');
+            }}
+          />
+        )}
+        {adding === 'name' && (
+          <TextField
+            key="name"
+            label={t('reed.newName', { kind })}
+            value=""
+            maxLength={MOST_REED_NAME}
+            placeholder={t('reed.nameExample')}
+            onDone={(text) => {
+              setAdding(null);
+              void addReed(hornId, kind, text, Date.now());
+            }}
+          />
+        )}
+        {adding === null && (
+          <ActionButton onClick={() => setAdding('kind')}>{t('reed.another')}</ActionButton>
+        )}
+      </Flex>
+      {retired.length > 0 && (
+        <chakra.details mt="3">
+          <chakra.summary cursor="pointer" minH="touch" color="muted">
+            {t('reed.retired', { count: retired.length })}
+          </chakra.summary>
+          <Box as="ul">{retired.map(row)}</Box>
+        </chakra.details>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,85 @@
+import type { DemoMoment, DemoPack, DemoTake } from '@inner-hum/core/formats';
+import { familyById } from '@inner-hum/core/exercise';
+import { hornById } from '@inner-hum/core/horn';
+import { addSeconds, startOfDay, subDays } from 'date-fns';
+import { drillAddress } from '../../session/index.ts';
+import { dayOf, type ManyRows, type RoundRecord, type TakeRecord } from '../../storage/index.ts';
+
+/** The moments of the scenario as if its last day were today. */
+function clock(today: Date) {
+  const dayAt = (daysAgo: number) => startOfDay(subDays(today, daysAgo));
+  return {
+    day: (daysAgo: number) => dayOf(dayAt(daysAgo).getTime()),
+    at: ({ daysAgo, second }: DemoMoment) => addSeconds(dayAt(daysAgo), second).getTime(),
+  };
+}
+
+function takeRecord(take: DemoTake, startedAt: number): TakeRecord {
+  const { context } = take;
+  return {
+    id: take.id,
+    state: 'kept',
+    kind: 'exercise',
+    roundId: take.roundId,
+    phrase: take.phrase,
+    call: take.call,
+    startedAt,
+    hornId: context.hornId,
+    a4Hz: context.a4Hz,
+    scale: context.scale,
+    source: 'standIn',
+    eyes: take.eyes,
+    sampleRateHz: take.sampleRateHz,
+    lengthSeconds: take.lengthSeconds,
+    context,
+    dueClickSeconds: [],
+    foundClickSeconds: [],
+    analysis: take.analysis,
+    loudness: take.loudness,
+    strain: take.strain,
+    mouthpieceId: take.mouthpieceId,
+    reedId: take.reedId,
+    reedKind: take.reedKind,
+    playerNote: take.playerNote,
+    recovered: false,
+    deletedAt: null,
+  };
+}
+
+/** The scenario as rows of the database, its last day being today. */
+export function demoRows(pack: DemoPack, today: Date): ManyRows {
+  const { day, at } = clock(today);
+  const noon = (daysAgo: number) => at({ daysAgo, second: 12 * 3600 });
+  return {
+    takes: pack.takes.map((take) => takeRecord(take, at(take))),
+    frames: pack.takes.map(({ id, frames }) => ({ takeId: id, columns: frames })),
+    performances: pack.takes.map(({ id, played }) => ({ takeId: id, ...played })),
+    rounds: pack.rounds.flatMap(({ id, hornId, family: name, choices, ...moment }): RoundRecord[] => {
+      const family = familyById(name);
+      const horn = hornById(hornId);
+      if (!family) return [];
+      return [
+        {
+          id,
+          startedAt: at(moment),
+          hornId,
+          exercise: family.build(horn, choices),
+          address: drillAddress(family, horn, choices),
+        },
+      ];
+    }),
+    mouthpieces: pack.mouthpieces.map((mouthpiece) => ({ ...mouthpiece, createdAt: 0 })),
+    reeds: pack.reeds.map(({ daysAgo, retiredDaysAgo, remarks, ...reed }) => ({
+      ...reed,
+      createdAt: noon(daysAgo),
+      retiredAt: retiredDaysAgo === null ? null : noon(retiredDaysAgo),
+      remarks: remarks.map(({ daysAgo: said, ...remark }) => ({ ...remark, at: noon(said) })),
+    })),
+    hornChecks: pack.checks.map(({ daysAgo, ...check }, i) => ({
+      ...check,
+      id: `demo-check-${i}`,
+      day: day(daysAgo),
+    })),
+    dayNotes: pack.dayNotes.map(({ daysAgo, ...note }) => ({ ...note, day: day(daysAgo) })),
+  };
+}

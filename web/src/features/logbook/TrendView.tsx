@@ -1,0 +1,126 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { writtenMidi } from '@inner-hum/core/horn';
+import { TREND_MEASURES, ZONES } from '@inner-hum/core/practice';
+import { format } from 'date-fns';
+import { lazy, Suspense } from 'react';
+import { useTranslation } from 'react-i18next';
+import { ActionLink, Choice, familyName, noteText, RoomHeading, Select } from '../../ui/index.ts';
+import { SPANS, type TrendLook } from './logbookAddress.ts';
+import { changeText, measureText } from './trendText.ts';
+import type { Trend } from './useTrend.ts';
+
+const TrendChart = lazy(() => import('./TrendChart.tsx'));
+
+interface TrendViewProps {
+  look: TrendLook;
+  trend: Trend;
+  onChange(change: Partial<TrendLook>): void;
+}
+
+export function TrendView({ look, trend, onChange }: TrendViewProps) {
+  const { t } = useTranslation();
+  const { measure, scope, span } = look;
+  const { points, changes, settings, horns, hornId, notes, drills } = trend;
+  const scoped = (change: Partial<TrendLook['scope']>) => onChange({ scope: { ...scope, ...change } });
+  const name = t(`trend.measure.${measure}`);
+  return (
+    <Box maxW="page">
+      <RoomHeading
+        title={t('trend.title')}
+        aside={name}
+        end={
+          <ActionLink look="plain" to="/logbook">
+            {t('rooms.logbook')}
+          </ActionLink>
+        }
+      />
+      <Flex as="search" gap="5" wrap="wrap" alignItems="flex-end" mb="4">
+        <Select
+          label={t('trend.what')}
+          value={measure}
+          onChange={(value) =>
+            onChange({ measure: TREND_MEASURES.find((each) => each === value) ?? 'asWrittenPercent' })
+          }
+          plain={TREND_MEASURES.map((value) => ({ value, label: t(`trend.measure.${value}`) }))}
+        />
+        <Select
+          label={t('trend.zone')}
+          value={scope.zone ?? ''}
+          onChange={(value) => scoped({ zone: ZONES.find((zone) => zone === value) ?? null, midi: null })}
+          plain={[
+            { value: '', label: t('trend.anywhere') },
+            ...ZONES.map((value) => ({ value, label: t(`today.zone.${value}`) })),
+          ]}
+        />
+        <Select
+          label={t('filter.note')}
+          value={String(scope.midi ?? '')}
+          onChange={(value) => scoped({ midi: value === '' ? null : writtenMidi(Number(value)), zone: null })}
+          plain={[
+            { value: '', label: t('filter.anyNote') },
+            ...notes.map((midi) => ({ value: String(midi), label: noteText(midi, settings.naming) })),
+          ]}
+        />
+        <Select
+          label={t('trend.drill')}
+          value={scope.family ?? ''}
+          onChange={(value) => scoped({ family: value === '' ? null : value })}
+          plain={[
+            { value: '', label: t('trend.anyDrill') },
+            ...drills.map((id) => ({ value: id, label: familyName(id, t) })),
+          ]}
+        />
+        <Choice
+          legend={t('trend.span')}
+          value={span}
+          onChange={(value) => onChange({ span: value })}
+          options={SPANS.map((value) => ({ value, label: t(`trend.spans.${value}`) }))}
+        />
+        {horns.length > 1 && (
+          <Choice
+            legend={t('filter.horn')}
+            value={hornId}
+            onChange={(horn) => onChange({ horn })}
+            options={horns.map((id) => ({ value: id, label: t(`horn.${id}`) }))}
+          />
+        )}
+      </Flex>
+      {points.length === 0 ? (
+        <Box maxW="prose">{t('trend.nothing')}</Box>
+      ) : (
+        <Suspense fallback={<Box minH="chart" />}>
+          <TrendChart
+            points={points}
+            changes={changes}
+            measure={measure}
+            label={t('trend.picture', {
+              name,
+              count: points.length,
+              first: measureText(points[0].value, measure, t),
+              firstDay: format(points[0].at, 'd MMMM'),
+              last: measureText(points[points.length - 1].value, measure, t),
+              lastDay: format(points[points.length - 1].at, 'd MMMM'),
+            })}
+          />
+        </Suspense>
+      )}
+      {points.length > 0 && changes.length > 0 && (
+        <Box as="section" mt="4" data-testid="changes">
+          <Heading as="h2" fontSize="large" mb="2">
+            {t('trend.changes')}
+          </Heading>
+          <Box as="ul" maxW="prose">
+            {changes.map((each) => (
+              <Box as="li" key={each.mark.key} py="1">
+                <strong>{format(each.mark.at, 'd MMMM')}</strong> {changeText(each, measure, t)}
+              </Box>
+            ))}
+          </Box>
+          <Box color="muted" fontSize="small" maxW="prose" mt="2">
+            {t('trend.caution')}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
