@@ -9,6 +9,7 @@ export default defineConfig({
       { test: { name: 'core', root: 'core', testTimeout, include: ['src/**/*.test.ts'] } },
       { test: { name: 'web', root: 'web', testTimeout, include: ['src/**/*.test.ts'] } },
       { test: { name: 'cli', root: 'cli', testTimeout, include: ['src/**/*.test.ts'] } },
+      { test: { name: 'scripts', root: 'scripts', testTimeout, include: ['src/**/*.test.ts'] } },
       { test: { name: 'server', root: 'server', testTimeout, include: ['src/**/*.test.ts'] } },
     ],
   },

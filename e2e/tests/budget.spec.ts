@@ -8,8 +8,7 @@ test('a descent is proposed at the tempo that the breath of the last weeks allow
 }) => {
   test.setTimeout(180_000);
   await page.goto('/stand');
-  // The demo player first plays its week.
-  await expect(page.getByRole('navigation')).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByRole('navigation')).toBeVisible({ timeout: 60_000 });
   await page.goto('/stand/drill/quietDescent');
   const proposal = page.getByTestId('budget');
   await expect(proposal).toContainText(/of your \d+ holds here last 1\d\.\d s. At 80 this takes 21\.0 s/);

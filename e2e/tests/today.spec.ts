@@ -30,16 +30,19 @@ test('a day’s sheet: minutes, a line put aside and one kept, played hands-free
     .getByRole('link', { name: /^Play: Long hold/ })
     .click();
   await expect(page).toHaveURL(/longHold.*sheet=opening/);
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
+  // It begins by itself: hands are on the horn.
+  await expect(page.getByTestId('sheet-start')).toContainText('begins by itself in');
+  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
   await inPhase(page, 'ended').waitFor({ timeout: 40_000 });
   await expect(page.getByTestId('sheet-next')).toContainText('Next: ');
   await expect(page).not.toHaveURL(/longHold.*sheet=opening/, { timeout: 20_000 });
   await inPhase(page, 'armed').waitFor();
+  await page.getByRole('button', { name: 'Wait' }).click();
+  await expect(page.getByTestId('sheet-start')).toHaveCount(0);
   await page.getByRole('link', { name: 'leave' }).click();
   await expect(page).toHaveURL(/\/today$/);
   await expect(page.getByTestId('account')).toHaveText(
-    /^1 of \d+ lines, \d of 5 minutes\. 1 of 1 notes as written\.$/,
+    /^1 of \d+ lines, \d of 5 minutes\. 1 of 1 notes as written today\.$/,
   );
   await expect(lines.nth(1)).toContainText('done');
   // Another visit goes on where this one stopped.
@@ -48,4 +51,47 @@ test('a day’s sheet: minutes, a line put aside and one kept, played hands-free
   await expect(page.getByRole('link', { name: 'Carry on' })).toHaveAttribute('href', /airThenNote/);
   await page.getByRole('button', { name: 'Plan the rest anew' }).click();
   await expect(page.locator('[data-line="opening/longHold"]')).toContainText('done');
+});
+
+test('a day of the own routine, from the sheet to its account, without a hand on the keys', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await firstVisit(page, 'stand-in player');
+  await page.goto('/shelf');
+  for (const drill of ['swell', 'overtoneHits'])
+    await page
+      .locator(`[data-shelf="${drill}"]`)
+      .getByRole('button', { name: /at hand/ })
+      .click();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByLabel('What for').selectOption('my own routine');
+  const lines = page.getByTestId('sheet').getByRole('listitem');
+  await expect(lines).toHaveCount(3);
+  await expect(lines.first()).toContainText('Single swell');
+  await expect(lines.nth(1)).toContainText('From your own routine; not played yet.');
+  await page.getByRole('link', { name: 'Start' }).click();
+  // Both lines, their rests, and back.
+  await expect(page).toHaveURL(/overtoneHits/, { timeout: 60_000 });
+  await expect(page).toHaveURL(/\/today$/, { timeout: 120_000 });
+  await expect(page.getByTestId('sheet-done')).toHaveText('Today’s sheet is done.');
+  await expect(page.getByTestId('account')).toContainText(
+    /^2 of 2 lines, \d of 10 minutes\. \d+ of \d+ notes/,
+  );
+  await expect(lines.first()).toContainText(/done, \d of 1 as written/);
+  // The day stands in the logbook, with what is written on it.
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await page
+    .getByTestId('ink')
+    .getByRole('link', { name: /minutes of tone, \d+ takes$/ })
+    .click();
+  await expect(page.getByTestId('day-account')).toContainText('notes as written');
+  await expect(page.getByTestId('day-takes').getByRole('link')).not.toHaveCount(0);
+  await page.getByLabel('What you want to remember of this day').fill('Übung ging leicht');
+  await page.getByRole('button', { name: 'Warmer by a degree' }).click();
+  await page.getByRole('link', { name: 'The month' }).click();
+  await page.getByLabel('Search in what you wrote').fill('ubung LEICHT');
+  await expect(page.getByTestId('found-days').getByRole('listitem')).toHaveCount(1);
+  await page.getByTestId('found-days').getByRole('link').click();
+  await expect(page.getByText('20 °C')).toBeVisible();
 });

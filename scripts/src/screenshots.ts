@@ -73,10 +73,6 @@ try {
     await page.waitForTimeout(500);
     await page.getByTestId('take-ribbon').click({ position: { x: 640, y: 150 } });
     await shoot(page, 'take');
-    await page.goto('/takes/round/demo-round-2');
-    await page.getByTestId('round-verdict').waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'round');
     await page.goto('/stand');
     await page.waitForTimeout(7000);
     await shoot(page, 'free-desk');
@@ -108,32 +104,47 @@ try {
     await page.getByTestId('ladder').getByRole('button').first().waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'ladder');
-    await page.goto('/ladder/subtone');
-    await page.locator('.recharts-scatter').first().waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'subtone');
     await page.goto('/map');
     await page.getByTestId('sticks-out').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'map');
-    await page.goto('/map?note=69');
-    await page.getByTestId('note-takes').waitFor();
-    await page.locator('.recharts-scatter').first().waitFor();
-    await page.getByTestId('note-panel').evaluate((panel) => panel.scrollIntoView({ block: 'end' }));
-    await page.waitForTimeout(500);
-    await shoot(page, 'map-note');
     await page.goto('/map/mouthpiece');
     await page.getByTestId('advice').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'map-mouthpiece');
-    await page.goto('/map/findings');
-    await page.locator('[data-cause]').first().waitFor();
-    await page.waitForTimeout(300);
-    await shoot(page, 'map-findings');
     await page.goto('/high');
     await page.getByTestId('high-figures').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'high-notes');
+    // The month before is whole.
+    await page.goto('/logbook');
+    await page.getByTestId('ink').waitFor();
+    await page.getByRole('button', { name: 'Month before' }).click();
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'logbook');
+    await page
+      .getByTestId('ink')
+      .getByRole('link', { name: / takes$/ })
+      .last()
+      .click();
+    await page.getByTestId('day-takes').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'logbook-day');
+    await page.goto('/logbook/trends?measure=responseMs&zone=low');
+    await page.getByTestId('changes').waitFor();
+    await page.locator('.recharts-surface').first().waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'trend');
+    // Two lines of the own routine, hands-free, and how it was.
+    await page.goto('/today');
+    await page.getByLabel('What for').selectOption('my own routine');
+    await page.getByRole('link', { name: 'Start' }).click();
+    await page.waitForURL(/stand/);
+    await page.waitForURL(/today$/, { timeout: 300_000 });
+    await page.getByTestId('account').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'today-account');
   });
   await inLook(browser, STAGE, async (page) => {
     await page.goto('/stand/swell?note=58');

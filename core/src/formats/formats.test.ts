@@ -1,6 +1,18 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { decodeWav, encodeWav, framesToCsv, packTake, type TakeDocument } from './index.ts';
+import { buildSwell, DEFAULT_SCALE } from '../exercise/index.ts';
+import { listenTo } from '../hearing/index.ts';
+import { writtenMidi } from '../horn/index.ts';
+import { playExercise, WARM_UP } from '../standin/index.ts';
+import {
+  decodeWav,
+  encodeWav,
+  framesToCsv,
+  packFrames,
+  packTake,
+  unpackFrames,
+  type TakeDocument,
+} from './index.ts';
 
 const samples = Float32Array.from({ length: 1000 }, (_, n) => Math.sin(n / 7) / 3);
 
@@ -131,4 +143,37 @@ it('packs sound and figures of a take side by side', async () => {
   expect(Object.keys(files)).toEqual(['2026 G 4.wav', '2026 G 4.json']);
   expect(JSON.parse(strFromU8(files['2026 G 4.json']))).toEqual(document);
   expect(decodeWav(files['2026 G 4.wav']).samples).toEqual(samples);
+});
+
+it('packs frames so finely that no ribbon shows the difference, and knows rows that are not whole', () => {
+  const played = playExercise({
+    exercise: buildSwell({
+      note: writtenMidi(58),
+      shape: 'growFade',
+      beats: 4,
+      tempoBpm: 60,
+      start: 'playToStart',
+    }),
+    hornId: 'alto',
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: WARM_UP,
+    sampleRateHz: 24000,
+    seed: 5,
+    leadSeconds: 0.3,
+    tailSeconds: 0.3,
+  });
+  const columns = listenTo(played.samples, 24000).slice(0);
+  const read = unpackFrames(packFrames(columns));
+  const worst = (name: 'f0Hz' | 'levelDb' | 'breathDb', error: (a: number, b: number) => number) =>
+    Math.max(
+      ...Array.from(columns[name], (value, i) => {
+        expect(Number.isNaN(read[name][i])).toBe(Number.isNaN(value));
+        return Number.isNaN(value) ? 0 : Math.abs(error(value, read[name][i]));
+      }),
+    );
+  expect(worst('f0Hz', (a, b) => 1200 * Math.log2(a / b))).toBeLessThan(0.13);
+  expect(worst('levelDb', (a, b) => a - b)).toBeLessThan(0.051);
+  expect(worst('breathDb', (a, b) => a - b)).toBeLessThan(0.126);
+  expect(() => unpackFrames(new Uint8Array(13))).toThrow(/12/);
 });

@@ -2,7 +2,7 @@ import type { HornId } from '@inner-hum/core/horn';
 import { database } from './database.ts';
 import { firstMouthpiece } from './gear.ts';
 import type { MouthpieceRecord } from './records.ts';
-import { changeSettings, readSettings } from './settings.ts';
+import { changeSettings } from './settings.ts';
 
 export const MOST_MOUTHPIECE_NAME = 40;
 
@@ -26,10 +26,8 @@ export async function nameMouthpiece(record: MouthpieceRecord, name: string): Pr
 }
 
 /** From now on takes on this horn are of this mouthpiece. */
-export async function putOn(hornId: HornId, id: string): Promise<void> {
-  const { mouthpieceIds } = await readSettings();
-  await changeSettings({ mouthpieceIds: { ...mouthpieceIds, [hornId]: id } });
-}
+export const putOn = (hornId: HornId, id: string) =>
+  changeSettings(({ mouthpieceIds }) => ({ mouthpieceIds: { ...mouthpieceIds, [hornId]: id } }));
 
 /** Every mouthpiece that was named, on any horn. */
 export function listAllMouthpieces(): Promise<MouthpieceRecord[]> {

@@ -1,7 +1,7 @@
 import type { HornId } from '@inner-hum/core/horn';
 import { database } from './database.ts';
 import type { PracticeDayRecord, ReedRecord, ReedRemark } from './records.ts';
-import { changeSettings, readSettings } from './settings.ts';
+import { changeSettings } from './settings.ts';
 
 export const MOST_REED_NAME = 40;
 export const MOST_REMARK = 300;
@@ -52,13 +52,11 @@ export async function addReed(hornId: HornId, kind: string, name: string, now: n
 }
 
 /** From now on takes on its horn are of this reed. */
-export async function putOnReed({ id, hornId, kind }: ReedRecord): Promise<void> {
-  const { reedIds, reedKinds } = await readSettings();
-  await changeSettings({
+export const putOnReed = ({ id, hornId, kind }: ReedRecord) =>
+  changeSettings(({ reedIds, reedKinds }) => ({
     reedIds: { ...reedIds, [hornId]: id },
     reedKinds: { ...reedKinds, [hornId]: kind },
-  });
-}
+  }));
 
 export async function remarkOnReed(id: string, remark: ReedRemark): Promise<void> {
   await database()
@@ -71,10 +69,10 @@ export async function remarkOnReed(id: string, remark: ReedRemark): Promise<void
 /** Takes a reed out of the rotation (and off its horn), or back into it (null). */
 export async function retireReed({ id, hornId }: ReedRecord, retiredAt: number | null): Promise<void> {
   await database().reeds.update(id, { retiredAt });
-  const { reedIds, reedKinds } = await readSettings();
-  if (retiredAt === null || reedIds[hornId] !== id) return;
-  await changeSettings({
-    reedIds: { ...reedIds, [hornId]: undefined },
-    reedKinds: { ...reedKinds, [hornId]: undefined },
-  });
+  if (retiredAt === null) return;
+  await changeSettings(({ reedIds, reedKinds }) =>
+    reedIds[hornId] === id
+      ? { reedIds: { ...reedIds, [hornId]: undefined }, reedKinds: { ...reedKinds, [hornId]: undefined } }
+      : {},
+  );
 }

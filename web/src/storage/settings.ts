@@ -94,20 +94,24 @@ export async function readSettings(): Promise<SettingsRecord> {
   return settings as unknown as SettingsRecord;
 }
 
-export async function changeSettings(change: Partial<Omit<SettingsRecord, 'id'>>): Promise<void> {
+type SettingsChange = Partial<Omit<SettingsRecord, 'id'>>;
+
+/** Changes settings; a function is given them as they are stored, so that two changes at once both count. */
+export async function changeSettings(
+  change: SettingsChange | ((settings: SettingsRecord) => SettingsChange),
+): Promise<void> {
   const db = database();
   await db.transaction('rw', db.settings, async () => {
-    await db.settings.put({ ...(await readSettings()), ...change });
+    const settings = await readSettings();
+    await db.settings.put({ ...settings, ...(typeof change === 'function' ? change(settings) : change) });
   });
 }
 
 /** Keeps an exercise of the Shelf at hand, or no longer. */
-export async function toggleFavourite(key: string): Promise<void> {
-  const { favourites } = await readSettings();
-  await changeSettings({
+export const toggleFavourite = (key: string) =>
+  changeSettings(({ favourites }) => ({
     favourites: favourites.includes(key) ? favourites.filter((each) => each !== key) : [...favourites, key],
-  });
-}
+  }));
 
 /** The newest calibration, or null. */
 export async function readCalibration(): Promise<CalibrationRecord | null> {

@@ -5,20 +5,26 @@ import { beforeEach, expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
+import { unpackNotes } from '@inner-hum/core/practice';
 import {
+  DEFAULT_SETTINGS,
   addMouthpiece,
+  addReed,
   appendChunk,
-  changeSheet,
   beginTake,
   changeSettings,
+  changeSheet,
   database,
   decideOn,
-  DEFAULT_SETTINGS,
   deleteTake,
+  dueChecks,
   finishTake,
   firstMouthpiece,
+  gearOf,
   lineDone,
   listMouthpieces,
+  listPractice,
+  listReeds,
   listTakes,
   listTendencyDays,
   loadSamples,
@@ -29,8 +35,12 @@ import {
   readSettings,
   readSheetOf,
   readTakeFrames,
+  retireReed,
+  toggleFavourite,
   undoDelete,
   unfinishedTakes,
+  writePlayerNote,
+  type HornCheckRecord,
   type TakeRecord,
 } from './index.ts';
 
@@ -165,7 +175,79 @@ it('opens what an older version stored, with its figures under their new names',
   expect((await listTendencyDays('alto.first|', 'microphone')).map(({ day }) => day)).toEqual([
     format(record.startedAt, 'yyyy-MM-dd'),
   ]);
-  expect(judged).toMatchObject({ mouthpieceId: 'alto.first', strain: null });
+  expect(judged).toMatchObject({ mouthpieceId: 'alto.first', reedId: '', strain: null });
+  const day = format(record.startedAt, 'yyyy-MM-dd');
+  const [practice] = await listPractice('microphone', day, day);
+  expect(practice).toMatchObject({ day, takes: 2, playedSeconds: 0 });
+  expect(unpackNotes(practice.notes)).toMatchObject([{ writtenMidi: 67, asWritten: true }]);
+});
+
+it('counts a day and a reed by the takes that are there, whatever comes and goes', async () => {
+  await addReed('alto', 'cane, 2', 'no. 1', 1);
+  const [{ reed }] = await listReeds('alto');
+  expect(gearOf(await readSettings())).toMatchObject({ reedId: reed.id, reedKind: 'cane, 2' });
+  const at = new Date(2026, 2, 14, 23, 50).getTime();
+  const take = (id: string, startedAt: number, reedId = reed.id): TakeRecord => ({
+    ...record,
+    id,
+    state: 'kept',
+    kind: 'free',
+    startedAt,
+    reedId,
+    strain: { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 },
+  });
+  const columns = new FrameTrack(1).slice(0);
+  for (const [id, startedAt] of [
+    ['a', at],
+    ['b', at + 60_000],
+    // After midnight.
+    ['c', at + 3600_000],
+  ] as const)
+    await finishTake(take(id, startedAt), columns);
+  await finishTake(take('d', at, ''), columns);
+  const minutes = async () =>
+    (await listPractice('microphone', '2026-03-14', '2026-03-15')).map(
+      ({ day, reedId, takes, freeSeconds }) => [day, reedId === '' ? 'none' : 'no. 1', takes, freeSeconds],
+    );
+  expect(await minutes()).toEqual([
+    ['2026-03-14', 'none', 1, 60],
+    ['2026-03-14', 'no. 1', 2, 120],
+    ['2026-03-15', 'no. 1', 1, 60],
+  ]);
+  await deleteTake('b', at);
+  await deleteTake('d', at);
+  expect(await minutes()).toEqual([
+    ['2026-03-14', 'no. 1', 1, 60],
+    ['2026-03-15', 'no. 1', 1, 60],
+  ]);
+  await undoDelete('b');
+  await writePlayerNote('b', 'stiff');
+  expect((await listPractice('microphone', '2026-03-14', '2026-03-14'))[0].words).toBe('stiff');
+  expect((await listReeds('alto'))[0]).toMatchObject({ playedSeconds: 180, days: 2, lastDay: '2026-03-15' });
+  await retireReed(reed, 2);
+  expect(gearOf(await readSettings())).toMatchObject({ reedId: '', reedKind: '' });
+});
+
+it('reminds of a check when it is due, and of none that never was', () => {
+  const now = new Date(2026, 5, 1).getTime();
+  const every = { leakTest: 30, technician: 365 };
+  const check = { id: '1', hornId: 'alto' as const, text: '' };
+  expect(dueChecks([], every, now)).toEqual([]);
+  expect(dueChecks([{ ...check, kind: 'leakTest', day: '2026-04-20' }], every, now)).toEqual([
+    { kind: 'leakTest', daysAgo: 42 },
+  ]);
+  // Who repairs it looks for leaks as well.
+  const both: HornCheckRecord[] = [
+    { ...check, kind: 'repair', day: '2026-05-20' },
+    { ...check, kind: 'leakTest', day: '2026-01-01' },
+  ];
+  expect(dueChecks(both, every, now)).toEqual([]);
+  expect(dueChecks(both, { ...every, leakTest: null }, now)).toEqual([]);
+});
+
+it('loses no change of the settings where two come at once', async () => {
+  await Promise.all(['swell', 'longHold', 'breakDrill'].map(toggleFavourite));
+  expect((await readSettings()).favourites.toSorted()).toEqual(['breakDrill', 'longHold', 'swell']);
 });
 
 it('keeps one settled fingering a note and mouthpiece, and what was taken off stays off', async () => {

@@ -97,9 +97,11 @@ export function LineRow(props: LineRowProps) {
       <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', md: 'auto' }} justifyContent="flex-end">
         {canChange && (
           <>
-            <ActionButton look="plain" aria-pressed={isKept} onClick={onKeep}>
-              {t(isKept ? 'today.letGo' : 'today.keep')}
-            </ActionButton>
+            {reason.kind !== 'routine' && (
+              <ActionButton look="plain" aria-pressed={isKept} onClick={onKeep}>
+                {t(isKept ? 'today.letGo' : 'today.keep')}
+              </ActionButton>
+            )}
             <ActionButton look="plain" onClick={onNotToday}>
               {t('today.notToday')}
             </ActionButton>

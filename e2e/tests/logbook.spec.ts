@@ -1,0 +1,71 @@
+import { stat } from 'node:fs/promises';
+import { DEMO_PORT } from '../playwright.config.ts';
+import { chromium, expect, inPhase, test } from '../browser.ts';
+
+test.use({ launchOptions: chromium(), baseURL: `http://127.0.0.1:${DEMO_PORT}` });
+
+test('twelve weeks: what a reed change did to the low notes, and a new reed that is counted by itself', async ({
+  page,
+}) => {
+  await page.goto('/logbook');
+  await expect(page.getByTestId('ink').getByText('low notes')).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Month before' }).click();
+  await expect(page.getByText(/another reed: cane, 2 ½, no\. 2|repair: G sharp pad/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Trends' }).click();
+  await page.getByLabel('Figure').selectOption('Answer of the note');
+  await page.getByLabel('Where').selectOption('the low notes');
+  await expect(page).toHaveURL(/measure=responseMs.*zone=low/);
+  const changes = page.getByTestId('changes').getByRole('listitem');
+  const reed = changes.filter({ hasText: 'another reed' });
+  await expect(reed).toContainText(
+    /no\. 2: \d+ ms before, \d+ ms after, \d+ ms less \(\d+ to \d+ ms in nine cases of ten\)/,
+  );
+  await expect(changes.filter({ hasText: 'repair' })).toContainText('ms less');
+  await expect(page.getByRole('img', { name: /^Answer of the note on \d+ days, from/ })).toBeVisible();
+
+  // A take of the twelve weeks has no sound stored: it is played again when it is wanted.
+  await page.goto('/takes');
+  await page
+    .getByRole('link', { name: /Full to subtone/ })
+    .first()
+    .click();
+  await page.getByTestId('take-ribbon').waitFor();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as WAV and JSON' }).click();
+  // Ten seconds of it as 32-bit samples, and what was heard in them.
+  expect((await stat(await (await download).path())).size).toBeGreaterThan(10 * 48000);
+
+  await page.goto('/case');
+  const reeds = page.getByRole('list', { name: 'Reeds' });
+  await page.getByRole('button', { name: 'Another reed' }).click();
+  await page.getByLabel('Kind and strength').fill('synthetic, medium');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Which one of synthetic, medium').fill('blue mark');
+  await page.keyboard.press('Enter');
+  const blue = reeds.locator('[data-reed="blue mark"]');
+  await expect(blue).toContainText('on the horn');
+  await expect(blue).toContainText('Not played yet.');
+  await page.goto('/stand/swell?note=67&beats=4&tempoBpm=120');
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await page.goto('/case');
+  await expect(blue).toContainText(/0 min of tone on 1 day/);
+  await blue.getByRole('button', { name: 'Say how it plays' }).click();
+  await blue.getByRole('button', { name: 'badly' }).click();
+  await blue.getByLabel('In a few words').fill('too stiff');
+  await page.keyboard.press('Enter');
+  await expect(blue).toContainText(/Played badly .* too stiff/);
+  await blue.getByRole('button', { name: 'Retire it' }).click();
+  await expect(page.getByText('2 reeds out of use')).toBeVisible();
+  // A leak test of long ago is due again.
+  await page.getByLabel('Remind of a leak test').selectOption('after 30 days');
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByTestId('due')).toContainText(/The last leak test was \d+ days ago/);
+  await page.goto('/case');
+  await page.getByLabel('What was done', { exact: true }).selectOption('leak test');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByTestId('sheet')).toBeVisible();
+  await expect(page.getByTestId('due')).toHaveCount(0);
+});
