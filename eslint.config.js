@@ -14,6 +14,7 @@ const coreFolders = [
   'tone',
   'judge',
   'practice',
+  'trial',
   'plan',
   'tendency',
   'standin',
@@ -28,6 +29,7 @@ const coreMay = {
   tone: ['hearing', 'horn', 'stats', 'signal'],
   judge: ['tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   practice: ['judge', 'exercise', 'horn', 'stats', 'signal'],
+  trial: ['practice', 'judge', 'exercise', 'horn', 'stats', 'signal'],
   plan: ['practice', 'judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   tendency: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.

@@ -70,7 +70,7 @@ test('a day of the own routine, from the sheet to its account, without a hand on
   await expect(lines).toHaveCount(3);
   await expect(lines.first()).toContainText('Single swell');
   await expect(lines.nth(1)).toContainText('From your own routine; not played yet.');
-  await page.getByRole('link', { name: 'Start' }).click();
+  await page.getByRole('link', { name: 'Start', exact: true }).click();
   // Both lines, their rests, and back.
   await expect(page).toHaveURL(/overtoneHits/, { timeout: 60_000 });
   await expect(page).toHaveURL(/\/today$/, { timeout: 120_000 });

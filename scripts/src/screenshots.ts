@@ -139,7 +139,8 @@ try {
     // Two lines of the own routine, hands-free, and how it was.
     await page.goto('/today');
     await page.getByLabel('What for').selectOption('my own routine');
-    await page.getByRole('link', { name: 'Start' }).click();
+    await page.getByText('From your own routine').first().waitFor();
+    await page.getByRole('link', { name: 'Start', exact: true }).click();
     await page.waitForURL(/stand/);
     await page.waitForURL(/today$/, { timeout: 300_000 });
     await page.getByTestId('account').waitFor();

@@ -22,7 +22,8 @@ export const MOST_ITEMS = 200;
 const MOST_BEND_CENTS = 1200;
 /** Turns of loudness in one note. */
 export const MOST_POINTS = 16;
-const MOST_LETTERS = 12;
+/** Of a word to think of: it is read from two metres. */
+export const MOST_WORD = 16;
 export const MOST_NAME = 60;
 /** A whole round through every note and octave has about this many. */
 export const MOST_PHRASES = 120;
@@ -77,7 +78,7 @@ const bendSchema = yup
 const wordsSchema = yup
   .array(
     yup
-      .object({ beat: yup.number().required(), text: yup.string().trim().required().max(MOST_LETTERS) })
+      .object({ beat: yup.number().required(), text: yup.string().trim().required().max(MOST_WORD) })
       .noUnknown(),
   )
   .max(32)

@@ -16,5 +16,8 @@ export { highChart, type ChartedFingering, type ChartedNote, type HighDecision }
 export { needOf, wentBadly, type Need } from './need.ts';
 export { practiceHistory, type PracticeHistory, type Tries } from './practiceHistory.ts';
 export { AIMS, type Aim } from './schools.ts';
-export type { RoutineItem } from './ownRoutine.ts';
-export { todaySheet, type Reason, type SheetLine, type SheetRequest } from './todaySheet.ts';
+export type { RoutineItem } from './routineItem.ts';
+export type { Focus, SheetRequest } from './sheetRequest.ts';
+export type { Reason } from './reason.ts';
+export type { SheetLine } from './sheetLine.ts';
+export { todaySheet } from './todaySheet.ts';

@@ -1,31 +1,23 @@
-import type { FamilyId } from '../exercise/index.ts';
-import type { SheetLine } from './todaySheet.ts';
-
-/** Something of the player's own routine: a family as it usually is, or an own exercise. */
-export interface RoutineItem {
-  key: string;
-  family: FamilyId | null;
-  exerciseId: string | null;
-  /** With its rests. */
-  seconds: number;
-  /** When it was last played, in ms; null: never. */
-  lastAt: number | null;
-}
+import type { RoutineItem } from './routineItem.ts';
+import type { SheetRequest } from './sheetRequest.ts';
+import type { SheetLine } from './sheetLine.ts';
 
 const DAY_MS = 24 * 3600_000;
 
-/** The routine in its own order. Where it is longer than the time, what has waited longest is played. */
+/** The routine in its own order. Where it is longer than the time, what has waited longest is played; what is kept (or done) stays. */
 export function ownRoutine(
   routine: readonly RoutineItem[],
   seconds: number,
-  notToday: readonly string[],
-  now: number,
+  { notToday, kept, now }: Pick<SheetRequest, 'notToday' | 'kept' | 'now'>,
 ): SheetLine[] {
   const chosen = new Set<RoutineItem>();
   let left = seconds;
   for (const item of routine
     .filter(({ key }) => !notToday.includes(key))
-    .toSorted((a, b) => (a.lastAt ?? 0) - (b.lastAt ?? 0)))
+    .toSorted(
+      (a, b) =>
+        Number(kept.includes(b.key)) - Number(kept.includes(a.key)) || (a.lastAt ?? 0) - (b.lastAt ?? 0),
+    ))
     if (item.seconds <= left) {
       chosen.add(item);
       left -= item.seconds;

@@ -4,11 +4,12 @@ import { hornById, HORN_IDS, writtenMidi } from '../horn/index.ts';
 import { NO_FIGURES, type PractisedNote } from '../practice/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { needOf, type Wanted } from './need.ts';
-import type { RoutineItem } from './ownRoutine.ts';
+import type { RoutineItem } from './routineItem.ts';
 import { practiceHistory } from './practiceHistory.ts';
 import { AIMS } from './schools.ts';
 import { sheetItems, type SheetItem } from './sheetItems.ts';
-import { todaySheet, type SheetRequest } from './todaySheet.ts';
+import type { SheetRequest } from './sheetRequest.ts';
+import { todaySheet } from './todaySheet.ts';
 
 const DAY_MS = 24 * 3600_000;
 const NOW = 20_000 * DAY_MS;
@@ -27,6 +28,7 @@ const request = (change: Partial<SheetRequest> = {}): SheetRequest => ({
   loudSeconds: null,
   kept: [],
   notToday: [],
+  focus: [],
   ...change,
 });
 
@@ -123,7 +125,7 @@ it('keeps every promise of a sheet for any day, horn, time, aim and history', ()
           expect(zones).toContain(reason.zone);
           const need = needs(item);
           const tally = reason.midi === null ? need.zone : need.note;
-          if (reason.kind === 'fresh') expect(tally?.daysSince).toBeNull();
+          if (reason.kind === 'fresh' || reason.kind === 'aim') expect(tally?.daysSince).toBeNull();
           else expect(reason.days).toBe(Math.floor(tally?.daysSince ?? NaN));
           if (reason.kind === 'fails')
             expect([reason.asWritten, reason.judged]).toEqual([tally?.asWritten, tally?.judged]);
@@ -168,6 +170,15 @@ it('goes to the note that fails, and lets a line that went badly wait until tomo
   const anew = todaySheet(request({ history: badly, minutes: 10, now: NOW + 120_000 }));
   expect(anew.map(({ slot }) => slot)).not.toContain('longHold/low');
   expect(needsOn(badly, NOW + DAY_MS)(hold.item).isResting).toBe(false);
+});
+
+it('goes to what an aim is about, on its note', () => {
+  const focus = [{ skill: 'start' as const, zone: null, midi: writtenMidi(59), family: null }];
+  const without = todaySheet(request({ minutes: 15 }));
+  const line = todaySheet(request({ minutes: 15, focus })).find(({ slot }) => slot === 'octaveRestart/low');
+  expect(line?.item?.midi).toBe(59);
+  expect(line?.reason).toEqual({ kind: 'aim', zone: 'low', midi: 59, days: null });
+  expect(without.map(({ reason }) => reason.kind)).not.toContain('aim');
 });
 
 it('goes through the whole range, through one family, and through an own routine', () => {

@@ -7,9 +7,12 @@ import { analyseTake } from '../judge/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { playExercise, WARM_UP, type ItemFault } from '../standin/index.ts';
 import {
+  callsMade,
   changeAt,
+  earScore,
   FIGURES,
   gearChanges,
+  goalProgress,
   milestonesOf,
   NO_FIGURES,
   packNotes,
@@ -180,4 +183,52 @@ it('marks a reed where it came to stay, not where it was played in', () => {
     mouthpieceId: 'm',
   }));
   expect(gearChanges(days)).toEqual([{ day: '2026-03-08', kind: 'reed', id: 'c' }]);
+});
+
+it('tells how far an aim is, week by week, and that it is reached when the latest notes of two days meet it', () => {
+  const goal = {
+    measure: 'centsMean',
+    scope: { midi: C4, zone: null, family: null },
+    target: 10,
+    wants: 'less',
+  } as const;
+  const played = [...[-40, -38, 30], ...[24, -22], ...[8, -6, 9, 4, 7, -9, 5, 2]].map((cents, i) =>
+    noteOf({
+      at: NOW + (i < 3 ? 0 : i < 5 ? 8 : i < 9 ? 14 : 15) * DAY_MS,
+      figures: withFigure('centsMean', cents),
+    }),
+  );
+  const far = goalProgress(played.slice(0, 3), goal);
+  expect(far).toMatchObject({ now: 38, distance: 28, isReached: false });
+  const near = goalProgress(played, goal);
+  expect(near.weeks.map(({ value, count }) => [value, count])).toEqual([
+    [38, 3],
+    [23, 2],
+    [6.5, 8],
+  ]);
+  expect(near).toMatchObject({ distance: 0, isReached: true });
+  expect(goalProgress([], goal)).toEqual({ weeks: [], now: null, distance: null, isReached: false });
+});
+
+it('scores the ear by what it was, not by what was said', () => {
+  const measures = (cents: number) =>
+    ({ centsMean: cents, softEndCents: cents, loudEndCents: -cents }) as Parameters<typeof callsMade>[1];
+  const calls = [
+    ...callsMade({ soft: 'sharp', loud: 'sharp' }, measures(12), C4, NOW),
+    ...callsMade({ whole: 'true' }, measures(4), C4, NOW + DAY_MS),
+    ...callsMade({ whole: 'true' }, measures(-9), writtenMidi(80), NOW + 30 * DAY_MS),
+  ];
+  const score = earScore(calls, [noteOf({ figures: withFigure('humCents', -20) })]);
+  expect(score.all).toMatchObject({ right: 2, asked: 4 });
+  expect(score.zones.map(({ zone, right, asked }) => [zone, right, asked])).toEqual([
+    ['high', 0, 1],
+    ['low', 2, 3],
+  ]);
+  expect(score.sides.find(({ side }) => side === 'flat')).toMatchObject({
+    right: 0,
+    asked: 2,
+    takenFor: { sharp: 1, true: 1 },
+  });
+  expect(score.months.map(({ asked }) => asked)).toEqual([3, 1]);
+  expect(score.hums).toEqual({ cents: 20, count: 1 });
 });

@@ -25,7 +25,7 @@ export interface TrendPoint {
   count: number;
 }
 
-const isIn = ({ fingeredMidi, family }: PractisedNote, scope: TrendScope) =>
+export const isInScope = ({ fingeredMidi, family }: PractisedNote, scope: TrendScope) =>
   (scope.midi === null || fingeredMidi === scope.midi) &&
   (scope.zone === null || zoneOfNote(fingeredMidi) === scope.zone) &&
   (scope.family === null || family === scope.family);
@@ -39,7 +39,7 @@ export function trendOf(
   const place = FIGURES.findIndex((name) => name === measure);
   return days
     .flatMap((notes): TrendPoint[] => {
-      const own = notes.filter((note) => isIn(note, scope));
+      const own = notes.filter((note) => isInScope(note, scope));
       const values = own.flatMap(({ figures }) => figures.at(place) ?? []);
       const value =
         measure !== 'asWrittenPercent'

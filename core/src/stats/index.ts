@@ -5,3 +5,5 @@ export { rateDifference, wilson, type Interval } from './wilson.ts';
 export { smoothInto } from './smooth.ts';
 export { reachedWith, type Duration, type Lasting } from './survival.ts';
 export { differenceOfMeans, type MeanDifference } from './differenceOfMeans.ts';
+export { meanWithInterval, type MeanInterval } from './meanWithInterval.ts';
+export { pooledDifference, type PooledDifference } from './pooledDifference.ts';

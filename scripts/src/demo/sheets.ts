@@ -60,6 +60,7 @@ export function playSheets(beside: readonly DemoTake[], tell: (day: number) => v
         loudSeconds: null,
         kept: [],
         notToday: [],
+        focus: [],
       });
       const lines = sheet.flatMap(({ item, key }) => (item && key !== 'opening/airThenNote' ? [item] : []));
       const most = daysAgo <= SCENES_FROM ? LINES_BESIDE_SCENES : LINES_A_DAY;

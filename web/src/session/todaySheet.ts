@@ -1,7 +1,7 @@
 import { familyById } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import { todaySheet, wentBadly, type SheetLine } from '@inner-hum/core/plan';
-import { unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
+import { SKILL_OF, unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
 import { differenceInCalendarDays, startOfDay, subDays } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
@@ -9,12 +9,14 @@ import {
   changeSheet,
   dayOf,
   dueChecks,
+  listAims,
   lineDone,
   listHornChecks,
   listPractice,
   readSettings,
   readSheetOf,
   strainSince,
+  type AimRecord,
   type DueCheck,
   type SettingsRecord,
   type SheetRecord,
@@ -34,6 +36,8 @@ export interface Today {
   lines: SheetLine[];
   /** What was practised on the day of the sheet. */
   since: PractisedNote[];
+  /** What the player wants to reach. */
+  aims: AimRecord[];
   /** Checks of the horn that are due. */
   due: DueCheck[];
   /** Whether there is anything in the player's own routine. */
@@ -56,8 +60,9 @@ async function readToday(day: number) {
     sheet,
     notes,
     horn,
-    routine: await readRoutine(settings, horn, notes),
+    routine: await readRoutine(settings, horn, notes, sheet.plannedAt),
     strain: await strainSince(startOfDay(sheet.plannedAt).getTime(), source, sheet.plannedAt),
+    aims: (await listAims(hornId)).filter(({ doneAt }) => doneAt === null),
     due: dueChecks(await listHornChecks(hornId), settings.checkEveryDays, day),
   };
 }
@@ -67,7 +72,7 @@ export function useToday(day: number): Today | null {
   const read = useLiveQuery(() => readToday(day), [day]);
   return useMemo(() => {
     if (!read) return null;
-    const { settings, horn, sheet, notes, routine, strain, due } = read;
+    const { settings, horn, sheet, notes, routine, strain, aims, due } = read;
     const { minutes, aim, family, plannedAt, kept, notToday, done } = sheet;
     const dayStart = startOfDay(plannedAt).getTime();
     const lines = todaySheet({
@@ -86,9 +91,10 @@ export function useToday(day: number): Today | null {
       // What is done stays, whatever is planned anew.
       kept: [...kept, ...done],
       notToday,
+      focus: aims.map(({ goal: { measure, scope } }) => ({ ...scope, skill: SKILL_OF[measure] ?? null })),
     });
     const since = notes.filter(({ at }) => at >= dayStart);
-    return { settings, horn, sheet, lines, since, due, hasRoutine: routine.length > 0 };
+    return { settings, horn, sheet, lines, since, aims, due, hasRoutine: routine.length > 0 };
   }, [read]);
 }
 

@@ -11,6 +11,7 @@ import {
 import { daysOfTakes } from './dayRecords.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
 import type {
+  AimRecord,
   CalibrationRecord,
   ChunkRecord,
   DayNoteRecord,
@@ -27,6 +28,7 @@ import type {
   SheetRecord,
   TakeRecord,
   TendencyDayRecord,
+  TrialRecord,
 } from './records.ts';
 
 /** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
@@ -47,6 +49,8 @@ class InnerHumDatabase extends Dexie {
   hornChecks!: Table<HornCheckRecord, string>;
   dayNotes!: Table<DayNoteRecord, string>;
   performances!: Table<PerformanceRecord, string>;
+  trials!: Table<TrialRecord, string>;
+  aims!: Table<AimRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -89,6 +93,8 @@ class InnerHumDatabase extends Dexie {
         hornChecks: 'id, hornId, day',
         dayNotes: 'day',
         performances: 'takeId',
+        trials: 'id',
+        aims: 'id',
       })
       .upgrade(async (transaction) => {
         await transaction.table('takes').toCollection().modify(giveReed);

@@ -1,6 +1,7 @@
 // The only place that touches Dexie: schema, migrations, and named functions to read and write.
 export { openDatabase, openStorage, database, type StorageKind } from './database.ts';
 export type {
+  AimRecord,
   CalibrationRecord,
   CheckKind,
   DayNoteRecord,
@@ -20,6 +21,7 @@ export type {
   StandKeys,
   TakeRecord,
   TendencyDayRecord,
+  TrialRecord,
   WholeTake,
 } from './records.ts';
 export { CHECK_KINDS, DEFAULT_SETTINGS } from './records.ts';
@@ -39,3 +41,5 @@ export * from './reeds.ts';
 export * from './hornChecks.ts';
 export * from './dayNotes.ts';
 export { putMany, type ManyRows } from './bulk.ts';
+export * from './trials.ts';
+export * from './aims.ts';

@@ -1,4 +1,5 @@
-import { packNotes, practisedNotes } from '@inner-hum/core/practice';
+import { allNotes } from '@inner-hum/core/exercise';
+import { callsMade, packNotes, practisedNotes } from '@inner-hum/core/practice';
 import { dayOf } from './dayRecords.ts';
 import { isListed } from './listed.ts';
 import type { PracticeDayRecord, TakeRecord } from './records.ts';
@@ -33,13 +34,22 @@ function practiceRecord(player: Practiser, day: string, takes: readonly TakeReco
         context && analysis ? practisedNotes(context, analysis, startedAt) : [],
       ),
     ),
+    calls: takes.flatMap(({ call, analysis, context, startedAt }) => {
+      const first = context && allNotes(context.exercise).at(0);
+      return call && analysis && first
+        ? callsMade(call, analysis.measures, first.writtenMidi, startedAt)
+        : [];
+    }),
   };
 }
+
+/** The player's own: what somebody else played is no practice. */
+const isOwn = (take: TakeRecord) => isListed(take) && take.kind !== 'other';
 
 /** The days of practice that some takes make up: a day is one for each horn, source, mouthpiece and reed. */
 export function practiceOfTakes(takes: readonly TakeRecord[]): PracticeDayRecord[] {
   const groups = new Map<string, TakeRecord[]>();
-  for (const take of takes.filter(isListed)) {
+  for (const take of takes.filter(isOwn)) {
     const id = idOf(take, dayOf(take.startedAt));
     groups.set(id, [...(groups.get(id) ?? []), take]);
   }

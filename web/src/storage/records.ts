@@ -13,7 +13,8 @@ import type {
 } from '@inner-hum/core/judge';
 import type { Aim } from '@inner-hum/core/plan';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
-import type { PackedNotes } from '@inner-hum/core/practice';
+import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
+import type { CueTrial, Question, TrialMeasure } from '@inner-hum/core/trial';
 
 /** What is played on besides the horn itself. */
 export interface Gear {
@@ -29,8 +30,8 @@ export interface TakeRecord extends Gear {
   id: string;
   /** `recording` until the take has ended and been judged. */
   state: 'recording' | 'kept';
-  /** An exercise is judged by its context; free playing is kept as it is. */
-  kind: 'exercise' | 'free';
+  /** An exercise is judged by its context; free playing is kept as it is; what somebody else played counts for nothing of the player's. */
+  kind: 'exercise' | 'free' | 'other';
   /** The round it was played in, and which phrase of it this is; null and 0 for a take by itself. */
   roundId: string | null;
   phrase: number;
@@ -142,6 +143,32 @@ export interface PracticeDayRecord extends Pick<Gear, 'mouthpieceId' | 'reedId' 
   words: string;
   /** Judged notes; see the core's `PackedNotes`. */
   notes: PackedNotes;
+  /** What was called over its blind takes. */
+  calls: CallMade[];
+}
+
+/** Two cues tried against each other; everything is fixed before the first note. */
+export interface TrialRecord extends CueTrial {
+  id: string;
+  hornId: HornId;
+  createdAt: number;
+  question: Question;
+  measure: TrialMeasure;
+  deletedAt: number | null;
+}
+
+/** What the player wants to reach. */
+export interface AimRecord {
+  id: string;
+  hornId: HornId;
+  /** In the player's own words. */
+  text: string;
+  goal: Goal;
+  /** `yyyy-MM-dd`; null: no day. */
+  byDay: string | null;
+  createdAt: number;
+  /** Put away as reached or no longer wanted, in ms; null while it counts. */
+  doneAt: number | null;
 }
 
 /** What the player decided on one fingering of a high note; what nothing was decided on has no row. */

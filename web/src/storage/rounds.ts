@@ -31,11 +31,12 @@ export async function takesOfRounds(roundIds: readonly string[]): Promise<TakeRe
   return takes.filter(isListed);
 }
 
-/** When each address was last played as a round, in ms. */
-export async function lastRounds(): Promise<ReadonlyMap<string, number>> {
+/** When each address was last played as a round before a moment, in ms. */
+export async function lastRounds(before: number): Promise<ReadonlyMap<string, number>> {
   const last = new Map<string, number>();
   await database()
-    .rounds.orderBy('startedAt')
-    .each(({ address, startedAt }) => last.set(address, startedAt));
+    .rounds.where('startedAt')
+    .below(before)
+    .each(({ address, startedAt }) => last.set(address, Math.max(startedAt, last.get(address) ?? 0)));
   return last;
 }

@@ -44,7 +44,7 @@ export async function writePlayerNote(takeId: string, playerNote: string): Promi
 /** Changes a take, and with it what its day comes to. */
 async function changeTake(
   takeId: string,
-  change: Partial<Pick<TakeRecord, 'deletedAt' | 'playerNote'>>,
+  change: Partial<Pick<TakeRecord, 'deletedAt' | 'playerNote' | 'call'>>,
 ): Promise<void> {
   const db = database();
   await db.transaction('rw', dayTables(), async () => {
@@ -73,7 +73,7 @@ export async function purgeDeleted(now: number): Promise<void> {
 
 /** What the player called after a blind take. */
 export async function writeCall(takeId: string, call: Call): Promise<void> {
-  await database().takes.update(takeId, { call });
+  await changeTake(takeId, { call });
 }
 
 /** The last judged takes from one kind of source, newest first; at most 200. */

@@ -26,3 +26,5 @@ export { signedKey } from './signedKey.ts';
 export { StarButton } from './StarButton.tsx';
 export { useFreeKeys } from './useFreeKeys.ts';
 export { useNarrow } from './useNarrow.ts';
+export { figureText, measureText } from './measureText.ts';
+export { LogbookLinks } from './LogbookLinks.tsx';

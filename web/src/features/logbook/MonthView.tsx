@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { addMonths, eachDayOfInterval, format, parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, Choice, RoomHeading, SearchField } from '../../ui/index.ts';
+import { ActionButton, ActionLink, Choice, LogbookLinks, RoomHeading, SearchField } from '../../ui/index.ts';
 import { InkRows } from './InkRows.tsx';
 import { dayAddress, type MonthLook } from './logbookAddress.ts';
 import { markText } from './markText.ts';
@@ -41,9 +41,7 @@ export function MonthView({ look, month, found, now, onChange }: MonthViewProps)
             <ActionButton look="plain" disabled={isLatest} onClick={() => onChange({ month: step(1) })}>
               {t('logbook.after')}
             </ActionButton>
-            <ActionLink look="plain" to="/logbook/trends">
-              {t('logbook.trends')}
-            </ActionLink>
+            <LogbookLinks />
           </Flex>
         }
       />

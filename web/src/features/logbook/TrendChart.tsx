@@ -13,7 +13,7 @@ import {
 } from 'recharts';
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
 import { markName } from './markText.ts';
-import { measureText } from './trendText.ts';
+import { measureText } from '../../ui/index.ts';
 import type { MarkedChange } from './useTrend.ts';
 
 interface TrendChartProps {

@@ -4,9 +4,17 @@ import { TREND_MEASURES, ZONES } from '@inner-hum/core/practice';
 import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionLink, Choice, familyName, noteText, RoomHeading, Select } from '../../ui/index.ts';
+import {
+  Choice,
+  familyName,
+  measureText,
+  noteText,
+  RoomHeading,
+  Select,
+  LogbookLinks,
+} from '../../ui/index.ts';
 import { SPANS, type TrendLook } from './logbookAddress.ts';
-import { changeText, measureText } from './trendText.ts';
+import { changeText } from './trendText.ts';
 import type { Trend } from './useTrend.ts';
 
 const TrendChart = lazy(() => import('./TrendChart.tsx'));
@@ -25,15 +33,7 @@ export function TrendView({ look, trend, onChange }: TrendViewProps) {
   const name = t(`trend.measure.${measure}`);
   return (
     <Box maxW="page">
-      <RoomHeading
-        title={t('trend.title')}
-        aside={name}
-        end={
-          <ActionLink look="plain" to="/logbook">
-            {t('rooms.logbook')}
-          </ActionLink>
-        }
-      />
+      <RoomHeading title={t('trend.title')} aside={name} end={<LogbookLinks />} />
       <Flex as="search" gap="5" wrap="wrap" alignItems="flex-end" mb="4">
         <Select
           label={t('trend.what')}

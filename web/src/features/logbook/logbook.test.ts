@@ -6,7 +6,7 @@ import { dayRows } from './dayRows.ts';
 import { inkDays } from './inkDay.ts';
 import { inkShare, inkStroke, ROW_HEIGHT } from './inkStroke.ts';
 import { monthSearch, readMonth, readTrend, trendSearch } from './logbookAddress.ts';
-import { figureText } from './trendText.ts';
+import { figureText } from '../../ui/index.ts';
 
 const NOW = new Date(2026, 2, 14);
 
@@ -40,6 +40,7 @@ it('puts the ink of a day together, whatever was played on', () => {
     playedSeconds: 30,
     freeSeconds: 10,
     words: '',
+    calls: [],
     notes: packNotes([
       {
         family,

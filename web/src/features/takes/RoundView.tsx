@@ -5,6 +5,7 @@ import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
 import { ActionLink, exerciseName, findingText, RoomHeading } from '../../ui/index.ts';
+import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { TakeRow } from '../../listing/index.ts';
 
 interface RoundViewProps {
@@ -58,6 +59,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
           {t('take.toList')}
         </ActionLink>
       </Flex>
+      {round.exercise.family === 'beforeAfter' && <BeforeAfterTable round={round} takes={takes} />}
       {takes.map((take) => (
         <TakeRow key={take.id} take={take} naming={naming} />
       ))}

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { FAMILIES } from '@inner-hum/core/exercise';
 import { AIMS } from '@inner-hum/core/plan';
-import { format } from 'date-fns';
+import { format, parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { isPlayable, lineAddress, lineOutcome, type Today } from '../../session/index.ts';
 import type { OwnExercise } from '../../storage/index.ts';
@@ -26,7 +26,7 @@ const MINUTES = [5, 10, 15, 20, 30] as const;
 export function TodayView(props: TodayViewProps) {
   const { today, own, onMinutes, onAim, onKeep, onNotToday, onAllToday, onPlanAnew } = props;
   const { t } = useTranslation();
-  const { sheet, lines, horn, settings, since, due } = today;
+  const { sheet, lines, horn, settings, since, aims, due } = today;
   const open = lines.find((line) => isPlayable(line) && !sheet.done.includes(line.key));
   const begun = sheet.done.length > 0;
   return (
@@ -86,6 +86,17 @@ export function TodayView(props: TodayViewProps) {
           </ActionButton>
         )}
       </Flex>
+      {aims.length > 0 && (
+        <Box mb="3" color="muted" data-testid="aims">
+          {aims.map(({ id, text, byDay }) => (
+            <Box key={id}>
+              {byDay === null
+                ? t('today.ownAim', { text })
+                : t('today.ownAimBy', { text, date: format(parseISO(byDay), 'd MMMM') })}
+            </Box>
+          ))}
+        </Box>
+      )}
       {due.map(({ kind, daysAgo }) => (
         <Box key={kind} mb="3" data-testid="due">
           {t(`today.due.${kind}`, { count: daysAgo })}{' '}

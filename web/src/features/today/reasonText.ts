@@ -27,6 +27,10 @@ export function reasonText(reason: Reason, isAir: boolean, naming: NoteNaming, t
       return reason.days === null
         ? t('today.why.routineNew')
         : t('today.why.routine', { when: whenText(reason.days, t) });
+    case 'aim':
+      return reason.days === null
+        ? t('today.why.aimNew')
+        : t('today.why.aim', { when: whenText(reason.days, t) });
     case 'fresh':
       return t(reason.midi === null ? 'today.why.fresh' : 'today.why.freshNote', { ...place });
     case 'fails':

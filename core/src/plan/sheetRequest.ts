@@ -1,0 +1,37 @@
+import type { FamilyId } from '../exercise/index.ts';
+import type { Horn, WrittenMidi } from '../horn/index.ts';
+import type { PractisedNote, Skill, Zone } from '../practice/index.ts';
+import type { RoutineItem } from './routineItem.ts';
+import type { Aim } from './schools.ts';
+
+/** What an aim is about; null: any. */
+export interface Focus {
+  skill: Skill | null;
+  zone: Zone | null;
+  midi: WrittenMidi | null;
+  family: string | null;
+}
+
+/** Everything a sheet is planned from. */
+export interface SheetRequest {
+  horn: Horn;
+  minutes: number;
+  aim: Aim;
+  /** Of the school of one family. */
+  family: FamilyId | null;
+  /** Of the player's own routine, in its order. */
+  routine: readonly RoutineItem[];
+  history: readonly PractisedNote[];
+  /** In ms; the day is that of `dayNumber` and began at `dayStart`. */
+  now: number;
+  dayStart: number;
+  dayNumber: number;
+  /** What is left of today's limits; null: no limit. */
+  highSeconds: number | null;
+  loudSeconds: number | null;
+  /** Keys of lines that stay; slots that are not wanted today. */
+  kept: readonly string[];
+  notToday: readonly string[];
+  /** What the player's own aims are about. */
+  focus: readonly Focus[];
+}

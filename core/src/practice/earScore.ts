@@ -1,0 +1,97 @@
+import type { WrittenMidi } from '../horn/index.ts';
+import {
+  measuredSide,
+  type Call,
+  type CalledEnd,
+  type CalledSide,
+  type SwellMeasures,
+} from '../judge/index.ts';
+import { median, wilson, type Interval } from '../stats/index.ts';
+import { FIGURES } from './figures.ts';
+import type { PractisedNote } from './practisedNotes.ts';
+import { ZONES, zoneOfNote, type Zone } from './zone.ts';
+
+/** One call over a blind take: what the player said of one end, and what was measured there. */
+export interface CallMade {
+  /** When the take began, in ms. */
+  at: number;
+  writtenMidi: WrittenMidi;
+  end: CalledEnd;
+  called: CalledSide;
+  measured: CalledSide;
+}
+
+/** The calls of a take that can be held against a measurement. */
+export function callsMade(
+  call: Call,
+  measures: SwellMeasures,
+  writtenMidi: WrittenMidi,
+  at: number,
+): CallMade[] {
+  return (Object.entries(call) as [CalledEnd, CalledSide][]).flatMap(([end, called]) => {
+    const measured = measuredSide(measures, end);
+    return measured === null ? [] : [{ at, writtenMidi, end, called, measured }];
+  });
+}
+
+export interface Share {
+  right: number;
+  asked: number;
+  /** 90 %. */
+  interval: Interval | null;
+}
+
+export interface EarScore {
+  all: Share;
+  zones: (Share & { zone: Zone })[];
+  /** By what it was: how often that was heard, and what it was taken for instead. */
+  sides: (Share & { side: CalledSide; takenFor: Partial<Record<CalledSide, number>> })[];
+  /** Four weeks at a time, oldest first. */
+  months: (Share & { at: number })[];
+  /** Median distance of hums from their note, and how many there are. */
+  hums: { cents: number | null; count: number };
+}
+
+const SIDES: readonly CalledSide[] = ['flat', 'true', 'sharp'];
+const MONTH_MS = 28 * 24 * 3600_000;
+const HUM = FIGURES.indexOf('humCents');
+
+function shareOf(calls: readonly CallMade[]): Share {
+  const right = calls.filter(({ called, measured }) => called === measured).length;
+  return { right, asked: calls.length, interval: wilson(right, calls.length) };
+}
+
+/** How truly the player hears pitch: calls against what was measured (beyond 5 cents), and hums against their note. */
+export function earScore(calls: readonly CallMade[], notes: readonly PractisedNote[]): EarScore {
+  const hums = notes.flatMap(({ figures }) => {
+    const cents = figures.at(HUM) ?? null;
+    return cents === null ? [] : [Math.abs(cents)];
+  });
+  const sorted = calls.toSorted((a, b) => a.at - b.at);
+  const last = sorted.at(-1)?.at ?? 0;
+  const months = new Map<number, CallMade[]>();
+  for (const call of sorted) {
+    const ago = Math.floor((last - call.at) / MONTH_MS);
+    months.set(ago, [...(months.get(ago) ?? []), call]);
+  }
+  return {
+    all: shareOf(calls),
+    zones: ZONES.flatMap((zone) => {
+      const own = calls.filter(({ writtenMidi }) => zoneOfNote(writtenMidi) === zone);
+      return own.length === 0 ? [] : [{ zone, ...shareOf(own) }];
+    }),
+    sides: SIDES.flatMap((side) => {
+      const own = calls.filter(({ measured }) => measured === side);
+      if (own.length === 0) return [];
+      const takenFor = Object.fromEntries(
+        SIDES.filter((other) => other !== side).map((other) => [
+          other,
+          own.filter(({ called }) => called === other).length,
+        ]),
+      );
+      return [{ side, ...shareOf(own), takenFor }];
+    }),
+    months: [...months.values()].map((month) => ({ at: month[0].at, ...shareOf(month) })),
+    hums: { cents: median(hums), count: hums.length },
+  };
+}

@@ -1,0 +1,79 @@
+import { FIGURES, type FigureName, type PractisedNote } from '../practice/index.ts';
+import { meanWithInterval, type MeanInterval } from '../stats/index.ts';
+import type { Side } from './cueTrial.ts';
+
+/** What a trial may be decided by, chosen before it; `Off` and `Size` count either side alike. */
+export const TRIAL_MEASURES = [
+  'responseMs',
+  'centsOff',
+  'centsSpread',
+  'levelSpreadDb',
+  'swellErrorDb',
+  'bendSize',
+  'breathDb',
+  'brightness',
+] as const;
+export type TrialMeasure = (typeof TRIAL_MEASURES)[number];
+
+const OF: Record<TrialMeasure, { figure: FigureName; eitherSide: boolean }> = {
+  responseMs: { figure: 'responseMs', eitherSide: false },
+  centsOff: { figure: 'centsMean', eitherSide: true },
+  centsSpread: { figure: 'centsSpread', eitherSide: false },
+  levelSpreadDb: { figure: 'levelSpreadDb', eitherSide: false },
+  swellErrorDb: { figure: 'swellErrorDb', eitherSide: false },
+  bendSize: { figure: 'bendWithLevel', eitherSide: true },
+  breathDb: { figure: 'breathDb', eitherSide: false },
+  brightness: { figure: 'brightness', eitherSide: false },
+};
+
+/** The measure of a played note; null where there is no answer. */
+export function measureOf({ figures }: Pick<PractisedNote, 'figures'>, measure: TrialMeasure): number | null {
+  const { figure, eitherSide } = OF[measure];
+  const value = figures.at(FIGURES.indexOf(figure)) ?? null;
+  return value !== null && eitherSide ? Math.abs(value) : value;
+}
+
+/** One sitting of a trial: what each phrase had for a cue, and what was measured in it. */
+export interface Sitting {
+  order: readonly Side[];
+  /** Phrase by phrase; null where nothing was measured. */
+  values: readonly (number | null)[];
+}
+
+export interface TrialResult {
+  /** Pairs that are complete, of all that were begun; those with nothing measured on one side are left out and told. */
+  pairs: { a: number; b: number }[];
+  unmeasured: number;
+  /** Mean of b less a with its 90 % interval; null until as many pairs are played as were fixed beforehand. */
+  difference: MeanInterval | null;
+  /** `a`, `b`: that one measures less; `none`: no difference shown; `open`: not played to its end. */
+  less: Side | 'none' | 'open';
+}
+
+/**
+ * What a trial shows over all its sittings, pair by pair. Nothing before the number of pairs that was fixed: who looks after every pair and
+ * stops when it pleases finds differences that are none.
+ */
+export function trialResult(sittings: readonly Sitting[], pairsWanted: number): TrialResult {
+  const pairs: TrialResult['pairs'] = [];
+  let unmeasured = 0;
+  let played = 0;
+  for (const { order, values } of sittings)
+    for (let i = 0; i + 1 < Math.min(order.length, values.length); i += 2) {
+      const at = (side: Side) => values[order[i] === side ? i : i + 1];
+      const [a, b] = [at('a'), at('b')];
+      played++;
+      if (a === null || b === null) unmeasured++;
+      else pairs.push({ a, b });
+    }
+  const isDone = played >= pairsWanted;
+  const difference = isDone ? meanWithInterval(pairs.map(({ a, b }) => b - a)) : null;
+  const less = !isDone
+    ? 'open'
+    : difference === null || (difference.low <= 0 && difference.high >= 0)
+      ? 'none'
+      : difference.mean > 0
+        ? 'a'
+        : 'b';
+  return { pairs, unmeasured, difference, less };
+}

@@ -1,0 +1,91 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import type { Horn } from '@inner-hum/core/horn';
+import { format, parseISO } from 'date-fns';
+import type { TFunction } from 'i18next';
+import { useTranslation } from 'react-i18next';
+import { ActionButton, LogbookLinks, measureText, noteText, RoomHeading } from '../../ui/index.ts';
+import { NewAim, type AimDraft } from './NewAim.tsx';
+import type { AimProgress, Aims } from './useAims.ts';
+import { WeeksPicture } from './WeeksPicture.tsx';
+
+interface AimsViewProps {
+  aims: Aims;
+  horn: Horn;
+  onAdd(aim: AimDraft): void;
+  onFinish(id: string, isDone: boolean): void;
+}
+
+/** How far an aim is, in one sentence. */
+function distanceText({ aim: { goal }, progress }: AimProgress, t: TFunction): string {
+  const { now, distance, isReached } = progress;
+  if (now === null || distance === null) return t('aim.nothing');
+  const figures = {
+    now: measureText(now, goal.measure, t),
+    target: measureText(goal.target, goal.measure, t),
+    distance: measureText(distance, goal.measure, t),
+  };
+  if (isReached) return t('aim.reached', figures);
+  return t(distance === 0 ? 'aim.nearly' : 'aim.far', figures);
+}
+
+export function AimsView({ aims: { settings, aims }, horn, onAdd, onFinish }: AimsViewProps) {
+  const { t } = useTranslation();
+  const placeOf = ({ aim: { goal } }: AimProgress) =>
+    goal.scope.midi !== null
+      ? noteText(goal.scope.midi, settings.naming)
+      : goal.scope.zone !== null
+        ? t(`today.zone.${goal.scope.zone}`)
+        : t('trend.anywhere');
+  return (
+    <Box maxW="page">
+      <RoomHeading title={t('aim.title')} aside={t(`horn.${horn.id}`)} end={<LogbookLinks />} />
+      <Box maxW="prose" mb="4">
+        {t('aim.how')}
+      </Box>
+      <NewAim horn={horn} settings={settings} onAdd={onAdd} />
+      <Box as="ul" data-testid="aims">
+        {aims.map((each) => {
+          const { aim, progress } = each;
+          const isDone = aim.doneAt !== null;
+          return (
+            <Flex
+              as="li"
+              key={aim.id}
+              gap="6"
+              wrap="wrap"
+              py="4"
+              borderTopWidth="1px"
+              borderTopStyle="solid"
+              borderTopColor="line"
+              color={isDone ? 'muted' : 'ink'}
+            >
+              <Box flex="1" minW="column">
+                <Heading as="h2" fontSize="large">
+                  {aim.text}
+                </Heading>
+                <Box color="muted" fontSize="small" mb="2">
+                  {[
+                    t(`trend.measure.${aim.goal.measure}`),
+                    placeOf(each),
+                    t(aim.goal.wants === 'less' ? 'aim.atMostOf' : 'aim.atLeastOf', {
+                      target: measureText(aim.goal.target, aim.goal.measure, t),
+                    }),
+                    ...(aim.byDay
+                      ? [t('aim.byDay', { date: format(parseISO(aim.byDay), 'd MMMM yyyy') })]
+                      : []),
+                    ...(aim.doneAt ? [t('aim.putAway', { date: format(aim.doneAt, 'd MMMM') })] : []),
+                  ].join(' · ')}
+                </Box>
+                <Box maxW="prose">{distanceText(each, t)}</Box>
+                <ActionButton look="plain" onClick={() => onFinish(aim.id, !isDone)}>
+                  {t(isDone ? 'aim.takeUp' : 'aim.putItAway')}
+                </ActionButton>
+              </Box>
+              {progress.weeks.length > 1 && <WeeksPicture goal={aim.goal} progress={progress} />}
+            </Flex>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,37 @@
+import { goalProgress, unpackNotes, type GoalProgress } from '@inner-hum/core/practice';
+import { format, subYears } from 'date-fns';
+import { useLiveQuery } from 'dexie-react-hooks';
+import {
+  listAims,
+  listPractice,
+  readSettings,
+  type AimRecord,
+  type SettingsRecord,
+} from '../../storage/index.ts';
+
+export interface AimProgress {
+  aim: AimRecord;
+  progress: GoalProgress;
+}
+
+export interface Aims {
+  settings: SettingsRecord;
+  aims: AimProgress[];
+}
+
+/** The aims on the horn that is played, with how far each is; null while it is read. `now`: when the room was entered, in ms. */
+export function useAims(now: number): Aims | null {
+  return (
+    useLiveQuery(async () => {
+      const settings = await readSettings();
+      const { hornId, source } = settings;
+      const from = format(subYears(now, 1), 'yyyy-MM-dd');
+      const practice = await listPractice(source, from, format(now, 'yyyy-MM-dd'));
+      const notes = practice
+        .filter((each) => each.hornId === hornId)
+        .flatMap((each) => unpackNotes(each.notes));
+      const aims = await listAims(hornId);
+      return { settings, aims: aims.map((aim) => ({ aim, progress: goalProgress(notes, aim.goal) })) };
+    }, [now]) ?? null
+  );
+}

@@ -1,0 +1,111 @@
+import { Box, chakra, Heading } from '@chakra-ui/react';
+import type { EarScore, Share } from '@inner-hum/core/practice';
+import { format } from 'date-fns';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { ActionLink, LogbookLinks, RoomHeading } from '../../ui/index.ts';
+
+const BAR_PX = 220;
+
+/** A share with how surely it is known: the dot is the share, the thick part where it may lie. */
+function ShareBar({ right, asked, interval }: Share) {
+  const at = (share: number) => `${100 * share}%`;
+  return (
+    <svg width={BAR_PX} height="14" style={{ maxWidth: '100%' }} aria-hidden="true">
+      <chakra.line x1="0%" x2="100%" y1={7} y2={7} stroke="line" strokeWidth="1.5px" />
+      {interval && (
+        <chakra.line
+          x1={at(interval.low)}
+          x2={at(interval.high)}
+          y1={7}
+          y2={7}
+          stroke="brass"
+          strokeWidth="4px"
+        />
+      )}
+      <chakra.circle cx={at(right / asked)} cy={7} r={5} fill="ink" />
+    </svg>
+  );
+}
+
+export function EarView({ score: { all, zones, sides, months, hums } }: { score: EarScore }) {
+  const { t } = useTranslation();
+  const row = (name: string, share: Share, more = ''): ReactNode => (
+    <tr key={name}>
+      <chakra.th scope="row" textAlign="left" fontWeight="400" py="1" pr="5">
+        {name}
+      </chakra.th>
+      <chakra.td pr="5">
+        <ShareBar {...share} />
+      </chakra.td>
+      <td>
+        {t('ear.of', {
+          right: share.right,
+          count: share.asked,
+          low: Math.round(100 * (share.interval?.low ?? 0)),
+          high: Math.round(100 * (share.interval?.high ?? 1)),
+        })}{' '}
+        {more}
+      </td>
+    </tr>
+  );
+  const table = (title: string, rows: ReactNode) => (
+    <Box as="section" mb="6" overflowX="auto">
+      <Heading as="h2" fontSize="large" mb="2">
+        {title}
+      </Heading>
+      <chakra.table borderCollapse="collapse">
+        <tbody>{rows}</tbody>
+      </chakra.table>
+    </Box>
+  );
+  return (
+    <Box maxW="page">
+      <RoomHeading title={t('ear.title')} end={<LogbookLinks />} />
+      <Box maxW="prose" mb="5">
+        {t('ear.how')}
+      </Box>
+      {all.asked === 0 ? (
+        <Box maxW="prose" mb="5">
+          <Box mb="4">{t('ear.empty')}</Box>
+          <ActionLink look="main" to="/stand/swell">
+            {t('free.swell')}
+          </ActionLink>
+        </Box>
+      ) : (
+        <>
+          {table(t('ear.all'), row(t('ear.calls'), all))}
+          {table(
+            t('ear.bySide'),
+            sides.map((share) => {
+              const taken = Object.entries(share.takenFor)
+                .filter(([, count]) => count > 0)
+                .map(([side, count]) =>
+                  t('ear.takenFor', { side: t(`callIt.${side as 'sharp' | 'true' | 'flat'}`), count }),
+                )
+                .join(', ');
+              return row(t(`ear.side.${share.side}`), share, taken);
+            }),
+          )}
+          {table(
+            t('ear.byZone'),
+            zones.map((share) => row(t(`logbook.row.${share.zone}`), share)),
+          )}
+          {months.length > 1 &&
+            table(
+              t('ear.byTime'),
+              months.map((share) => row(t('ear.from', { date: format(share.at, 'd MMMM') }), share)),
+            )}
+        </>
+      )}
+      <Box as="section">
+        <Heading as="h2" fontSize="large" mb="2">
+          {t('ear.hums')}
+        </Heading>
+        {hums.cents === null
+          ? t('ear.noHums')
+          : t('ear.humsOff', { cents: Math.round(hums.cents), count: hums.count })}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,105 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { MOST_WORD } from '@inner-hum/core/exercise';
+import { writtenMidi, type Horn } from '@inner-hum/core/horn';
+import {
+  LEAST_PAIRS,
+  MOST_PAIRS,
+  QUESTIONS,
+  TRIAL_MEASURES,
+  TRIAL_TONES,
+  type Question,
+  type TrialMeasure,
+  type TrialTone,
+} from '@inner-hum/core/trial';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { SettingsRecord, TrialRecord } from '../../storage/index.ts';
+import { ActionButton, Choice, noteText, Select, TextField } from '../../ui/index.ts';
+
+interface NewTrialProps {
+  horn: Horn;
+  settings: SettingsRecord;
+  onFix(trial: Omit<TrialRecord, 'id' | 'deletedAt' | 'createdAt'>): void;
+}
+
+const PAIRS = [LEAST_PAIRS, 8, 10, 12, MOST_PAIRS];
+const LOW_NOTE = 58;
+
+/** A question, two cues, what is played and what decides; fixed before the first note. */
+export function NewTrial({ horn, settings, onFix }: NewTrialProps) {
+  const { t } = useTranslation();
+  const [question, setQuestion] = useState<Question>('tongue');
+  const [own, setOwn] = useState({ a: '', b: '' });
+  const [tone, setTone] = useState<TrialTone>('softStart');
+  const [measure, setMeasure] = useState<TrialMeasure>('responseMs');
+  const [note, setNote] = useState(Math.max(horn.lowest, LOW_NOTE));
+  const [pairs, setPairs] = useState(8);
+  const cues = question === 'own' ? own : { a: t(`trial.cueA.${question}`), b: t(`trial.cueB.${question}`) };
+  const isReady = cues.a !== '' && cues.b !== '' && cues.a !== cues.b;
+  return (
+    <Box as="section" mb="7">
+      <Flex gap="5" wrap="wrap" alignItems="flex-end" mb="4">
+        <Select
+          label={t('trial.question')}
+          value={question}
+          onChange={(value) => setQuestion(QUESTIONS.find((each) => each === value) ?? 'own')}
+          plain={QUESTIONS.map((value) => ({ value, label: t(`trial.questions.${value}`) }))}
+        />
+        {question === 'own' &&
+          (['a', 'b'] as const).map((side) => (
+            <TextField
+              key={side}
+              label={t(`trial.own.${side}`)}
+              value={own[side]}
+              maxLength={MOST_WORD}
+              onDone={(text) => setOwn((before) => ({ ...before, [side]: text }))}
+            />
+          ))}
+        <Select
+          label={t('trial.tone')}
+          value={tone}
+          onChange={(value) => setTone(TRIAL_TONES.find((each) => each === value) ?? 'softStart')}
+          plain={TRIAL_TONES.map((value) => ({ value, label: t(`trial.tones.${value}`) }))}
+        />
+        <Select
+          label={t('filter.note')}
+          value={String(note)}
+          onChange={(value) => setNote(Number(value))}
+          plain={Array.from({ length: horn.highest - horn.lowest + 1 }, (_, i) => ({
+            value: String(horn.lowest + i),
+            label: noteText(horn.lowest + i, settings.naming),
+          }))}
+        />
+        <Select
+          label={t('trial.decides')}
+          value={measure}
+          onChange={(value) => setMeasure(TRIAL_MEASURES.find((each) => each === value) ?? 'responseMs')}
+          plain={TRIAL_MEASURES.map((value) => ({ value, label: t(`trial.measure.${value}`) }))}
+        />
+        <Choice
+          legend={t('trial.pairs')}
+          value={String(pairs)}
+          onChange={(value) => setPairs(Number(value))}
+          options={PAIRS.map((count) => ({ value: String(count), label: String(count) }))}
+        />
+      </Flex>
+      <ActionButton
+        look="main"
+        disabled={!isReady}
+        onClick={() =>
+          onFix({
+            hornId: horn.id,
+            question,
+            cues,
+            tone,
+            writtenMidi: writtenMidi(note),
+            measure,
+            pairs,
+          })
+        }
+      >
+        {isReady ? t('trial.begin', cues) : t('trial.notReady')}
+      </ActionButton>
+    </Box>
+  );
+}

@@ -1,0 +1,54 @@
+import type { TrialMeasure } from '@inner-hum/core/trial';
+import type { TFunction } from 'i18next';
+import type { PlayedTrial } from './useTrials.ts';
+
+const UNITS: Record<TrialMeasure, { unit: 'ms' | 'cents' | 'db' | 'bend' | 'harmonics'; digits: number }> = {
+  responseMs: { unit: 'ms', digits: 0 },
+  centsOff: { unit: 'cents', digits: 1 },
+  centsSpread: { unit: 'cents', digits: 1 },
+  levelSpreadDb: { unit: 'db', digits: 2 },
+  swellErrorDb: { unit: 'db', digits: 1 },
+  bendSize: { unit: 'bend', digits: 1 },
+  breathDb: { unit: 'db', digits: 1 },
+  brightness: { unit: 'harmonics', digits: 2 },
+};
+
+/** Of these less is not better in itself. */
+const NEUTRAL: readonly TrialMeasure[] = ['breathDb', 'brightness'];
+
+/** A figure of a trial with its unit. */
+export function trialFigure(value: number, measure: TrialMeasure, t: TFunction): string {
+  const { unit, digits } = UNITS[measure];
+  return t(`trend.unit.${unit}`, { value: value.toFixed(digits).replace('-', '−') });
+}
+
+/** What a trial shows, in one honest sentence or two. */
+export function resultText({ trial, result, played }: PlayedTrial, t: TFunction): string {
+  const { cues, measure, pairs } = trial;
+  if (result.less === 'open') return t('trial.open', { played, count: pairs });
+  const { difference } = result;
+  if (!difference) return t('trial.unmeasured');
+  const name = t(`trial.measure.${measure}`);
+  if (result.less === 'none')
+    return t('trial.none', {
+      name,
+      a: cues.a,
+      b: cues.b,
+      mean: trialFigure(difference.mean, measure, t),
+      low: trialFigure(difference.low, measure, t),
+      high: trialFigure(difference.high, measure, t),
+    });
+  const isA = result.less === 'a';
+  const [low, high] = isA ? [difference.low, difference.high] : [-difference.high, -difference.low];
+  const said = t('trial.less', {
+    name,
+    cue: cues[result.less],
+    other: cues[isA ? 'b' : 'a'],
+    by: trialFigure(Math.abs(difference.mean), measure, t),
+    low: trialFigure(low, measure, t),
+    high: trialFigure(high, measure, t),
+  });
+  return NEUTRAL.includes(measure)
+    ? said
+    : `${said} ${t('trial.helped', { cue: cues[result.less], count: result.pairs.length })}`;
+}
