@@ -34,7 +34,7 @@ const coreMay = {
   tendency: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],
-  formats: ['plan', 'judge', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
+  formats: ['plan', 'practice', 'trial', 'judge', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
 };
 const webFolders = [
   'app',

@@ -6,6 +6,7 @@ import { SOFT_ENTRY } from './demo/ownExercise.ts';
 import { playTake } from './demo/playTake.ts';
 import { playSheets } from './demo/sheets.ts';
 import { gearOn, STORY } from './demo/story.ts';
+import { AIMS, TRIALS, trialScenes } from './demo/trialScenes.ts';
 import { SETTLED, voicingScenes } from './demo/voicingScenes.ts';
 import { weekScenes } from './demo/weekScenes.ts';
 
@@ -13,7 +14,7 @@ import { weekScenes } from './demo/weekScenes.ts';
 const file = join(import.meta.dirname, '../../web/public/demo/twelve-weeks.zip');
 const begun = performance.now();
 
-const scenes = [weekScenes(), voicingScenes(), mapScenes()];
+const scenes = [weekScenes(), voicingScenes(), mapScenes(), trialScenes()];
 const beside = scenes
   .flatMap(({ takes }) => takes)
   .map(({ hour, ...told }, i): DemoTake =>
@@ -34,6 +35,8 @@ const bytes = packDemo({
   ...STORY,
   takes,
   rounds: scenes.flatMap(({ rounds }) => rounds),
+  trials: TRIALS.map(({ answersMs, spreadCents, ...trial }) => trial),
+  aims: AIMS,
   settled: SETTLED,
   exercises: [SOFT_ENTRY],
 });

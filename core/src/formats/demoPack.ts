@@ -3,7 +3,9 @@ import type { Choices, Exercise, FamilyId } from '../exercise/index.ts';
 import type { FrameColumns } from '../hearing/index.ts';
 import type { HornId } from '../horn/index.ts';
 import type { Call, Strain, TakeAnalysis, TakeContext, TakeLoudness } from '../judge/index.ts';
+import type { Goal } from '../practice/index.ts';
 import type { ItemFault, StandInProfile } from '../standin/index.ts';
+import type { CueTrial, Question, TrialMeasure } from '../trial/index.ts';
 import { packFrames, unpackFrames } from './packedFrames.ts';
 
 /** A moment of the scenario: so many days before its last one, at a second of that day. */
@@ -36,8 +38,25 @@ export interface DemoTake extends DemoMoment {
 export interface DemoRound extends DemoMoment {
   id: string;
   hornId: HornId;
-  family: FamilyId;
-  choices: Choices;
+  /** A drill of the Shelf, or a sitting of a trial. */
+  of: { family: FamilyId; choices: Choices } | { trialId: string; exercise: Exercise };
+}
+
+export interface DemoTrial extends CueTrial {
+  id: string;
+  hornId: HornId;
+  daysAgo: number;
+  question: Question;
+  measure: TrialMeasure;
+}
+
+export interface DemoAim {
+  id: string;
+  hornId: HornId;
+  daysAgo: number;
+  text: string;
+  goal: Goal;
+  byInDays: number | null;
 }
 
 export interface DemoReed {
@@ -54,6 +73,8 @@ export interface DemoReed {
 export interface DemoPack {
   takes: DemoTake[];
   rounds: DemoRound[];
+  trials: DemoTrial[];
+  aims: DemoAim[];
   reeds: DemoReed[];
   /** The reed on each horn at the end. */
   reedsOn: { hornId: HornId; reedId: string }[];

@@ -7,9 +7,11 @@ export { packFrames, unpackFrames } from './packedFrames.ts';
 export {
   packDemo,
   unpackDemo,
+  type DemoAim,
   type DemoMoment,
   type DemoPack,
   type DemoReed,
   type DemoRound,
   type DemoTake,
+  type DemoTrial,
 } from './demoPack.ts';

@@ -27,3 +27,4 @@ export { measureSteadyTone, type SteadyTone } from './calibration.ts';
 export { calledEnds, measuredSide, type Call, type CalledEnd, type CalledSide } from './call.ts';
 export { strainOf, type Strain } from './strain.ts';
 export { judgeRound, type RoundVerdict } from './roundVerdict.ts';
+export { toneColour, type ToneColour } from './toneColour.ts';

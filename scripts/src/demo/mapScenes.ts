@@ -25,7 +25,7 @@ export function mapScenes(): Scene {
     const exercise = drillOf('chartRun', choices);
     const id = `demo-run-${i}`;
     const hour = 19.8;
-    rounds.push({ id, daysAgo, second: 3600 * hour, hornId: 'alto', family: 'chartRun', choices });
+    rounds.push({ id, daysAgo, second: 3600 * hour, hornId: 'alto', of: { family: 'chartRun', choices } });
     return notes.map((midi, phrase) => {
       const answer = answerOf('alto', midi, daysAgo);
       const faults: ItemFault[] =
@@ -45,7 +45,13 @@ export function mapScenes(): Scene {
   const move = drillOf('mouthpieceMove', choices);
   const id = 'demo-move';
   const hour = 18.9;
-  rounds.push({ id, daysAgo: MOVED, second: 3600 * hour, hornId: 'alto', family: 'mouthpieceMove', choices });
+  rounds.push({
+    id,
+    daysAgo: MOVED,
+    second: 3600 * hour,
+    hornId: 'alto',
+    of: { family: 'mouthpieceMove', choices },
+  });
   const moved = [0, 1].map((phrase): SceneTake => {
     const exercise = phraseExercise(move, phrase);
     return {

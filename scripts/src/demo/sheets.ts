@@ -1,6 +1,7 @@
 import { hornById, type HornId } from '@inner-hum/core/horn';
 import { todaySheet } from '@inner-hum/core/plan';
 import { practisedNotes, skillOf, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
+import { calledEnds, measuredSide } from '@inner-hum/core/judge';
 import { createRandom } from '@inner-hum/core/signal';
 import type { DemoMoment, DemoTake } from '@inner-hum/core/formats';
 import { createLearner, playingOf } from './learner.ts';
@@ -16,6 +17,26 @@ const msOf = ({ daysAgo, second }: DemoMoment) => (DAYS + 1 - daysAgo) * DAY_MS 
 const LINES_A_DAY = 5;
 const LINES_BESIDE_SCENES = 3;
 const SCENES_FROM = 6;
+
+/** So many takes are played without looking. */
+const BLIND = 0.25;
+const SIDES = ['flat', 'true', 'sharp'] as const;
+
+/** What the player says of a blind take: right the more often the longer this goes on (0-1), else whatever. */
+function calledIn(
+  { analysis, context }: DemoTake,
+  random: { uniform(): number },
+  grown: number,
+): DemoTake['call'] {
+  if (!analysis) return null;
+  const call = calledEnds(context.exercise).flatMap((end) => {
+    const measured = measuredSide(analysis.measures, end);
+    if (measured === null) return [];
+    const guess = SIDES[Math.floor(3 * random.uniform())];
+    return [[end, random.uniform() < 0.35 + 0.45 * grown ? measured : guess]];
+  });
+  return Object.fromEntries(call) as DemoTake['call'];
+}
 
 /** Which horn is played on a day; null: none. */
 function hornOn(daysAgo: number, random: { uniform(): number }): HornId | null {
@@ -67,7 +88,8 @@ export function playSheets(beside: readonly DemoTake[], tell: (day: number) => v
       for (const [place, { family, choices }] of lines.slice(0, most).entries()) {
         const exercise = phraseOf(family, choices, hornId, DAYS - daysAgo);
         const seed = 10_000 + 20 * daysAgo + place;
-        const take = playTake({
+        const isBlind = random.uniform() < BLIND;
+        const played = playTake({
           id: `demo-${daysAgo}-${place}`,
           daysAgo,
           second: Math.round(3600 * hour + 100 * place),
@@ -75,8 +97,10 @@ export function playSheets(beside: readonly DemoTake[], tell: (day: number) => v
           hornId,
           gear: gearOn(hornId, daysAgo),
           seed,
+          eyes: isBlind ? 'blind' : 'watch',
           ...playingOf(learner, exercise, hornId, daysAgo, random, seed),
         });
+        const take = { ...played, call: isBlind ? calledIn(played, random, 1 - daysAgo / DAYS) : null };
         if (!take.analysis) continue;
         takes.push(take);
         learn(take);

@@ -62,7 +62,7 @@ export function gearOn(hornId: HornId, daysAgo: number) {
 }
 
 /** Everything of the scenario that is not played. */
-export const STORY: Omit<DemoPack, 'takes' | 'rounds' | 'settled' | 'exercises'> = {
+export const STORY: Omit<DemoPack, 'takes' | 'rounds' | 'trials' | 'aims' | 'settled' | 'exercises'> = {
   reeds: [OLD, NEW, SPARE, TENOR],
   reedsOn: [
     { hornId: 'alto', reedId: NEW.id },

@@ -124,7 +124,7 @@ export function weekScenes(): Scene {
     const choices = { note, to: to ?? note, tempoBpm };
     const exercise = drillOf(family, choices);
     const id = `demo-round-${i}`;
-    rounds.push({ id, daysAgo, second: Math.round(3600 * hour), hornId: 'alto', family, choices });
+    rounds.push({ id, daysAgo, second: Math.round(3600 * hour), hornId: 'alto', of: { family, choices } });
     return played.map(({ profile, faults = [] }, phrase) => ({
       daysAgo,
       hour: hour + (30 * phrase) / 3600,

@@ -11,19 +11,40 @@ export interface TakePlayer {
 const TARGET_PEAK = 0.7;
 const MAX_GAIN = 8;
 
-/** `loudness` 1 brings the loudest moment to the same level in every take; less is softer. */
+/** Power that takes are brought to where they are compared, and how loud a part of a take must be to count. */
+const MATCHED_RMS = 0.08;
+const BLOCK_SECONDS = 0.05;
+
+/** What brings the louder half of a sound to one power, whatever its peaks are; never over full scale. */
+function matchingGain(samples: Float32Array, sampleRateHz: number, peak: number): number {
+  const block = Math.max(1, Math.round(BLOCK_SECONDS * sampleRateHz));
+  const powers: number[] = [];
+  for (let n = 0; n + block <= samples.length; n += block) {
+    let sum = 0;
+    for (let i = n; i < n + block; i++) sum += samples[i] * samples[i];
+    powers.push(sum / block);
+  }
+  const louder = powers.toSorted((a, b) => b - a).slice(0, Math.ceil(powers.length / 2));
+  const rms = Math.sqrt(louder.reduce((sum, power) => sum + power, 0) / Math.max(1, louder.length));
+  return Math.min(MATCHED_RMS / Math.max(rms, 1e-4), 1 / peak);
+}
+
+/** `loudness` 1 brings the loudest moment to the same level in every take; less is softer. `matched`: to the same power instead, to be compared by ear. */
 export function createTakePlayer(
   samples: Float32Array<ArrayBuffer>,
   sampleRateHz: number,
   onEnd: () => void,
   loudness = 1,
+  matched = false,
 ): TakePlayer {
   const context = new AudioContext();
   const buffer = context.createBuffer(1, Math.max(1, samples.length), sampleRateHz);
   buffer.copyToChannel(samples, 0);
   const peak = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 1e-4);
   const gain = context.createGain();
-  gain.gain.value = loudness * Math.min(MAX_GAIN, TARGET_PEAK / peak);
+  gain.gain.value = matched
+    ? matchingGain(samples, sampleRateHz, peak)
+    : loudness * Math.min(MAX_GAIN, TARGET_PEAK / peak);
   gain.connect(context.destination);
   let source: AudioBufferSourceNode | null = null;
   let startedAt = 0;

@@ -1,5 +1,5 @@
 import { lengthBeats, noteTarget, onlyNote, secondsPerBeat } from '@inner-hum/core/exercise';
-import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
+import { FRAME_SECONDS, FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import type { PitchTarget } from '@inner-hum/core/horn';
 import { InkTrack, writtenInk } from '../ribbon/index.ts';
 import type { TakeRecord } from '../storage/index.ts';
@@ -23,7 +23,10 @@ export function drawTake(take: TakeRecord, columns: FrameColumns): TakeDrawing {
   if (!context || !analysis) {
     const ink = new InkTrack({ scale: take.scale, a4Hz: take.a4Hz, notes: null, wantedAt: () => null });
     ink.follow(track);
-    return { ink, track, fromSeconds: 0, toSeconds: take.lengthSeconds, target: null };
+    // What somebody else played is shown from its first sound on, so that it can be laid over a take.
+    const first = take.kind === 'other' ? track.columns.f0Hz.findIndex((hz) => !Number.isNaN(hz)) : 0;
+    const fromSeconds = Math.max(0, first * FRAME_SECONDS);
+    return { ink, track, fromSeconds, toSeconds: take.lengthSeconds, target: null };
   }
   const zero = analysis.beatZeroSeconds;
   const setting = writtenInk(context, zero);

@@ -17,13 +17,15 @@ function marksOf(notes: readonly NoteItem[]): string {
   return marks.filter((mark, i) => mark !== marks[i - 1]).join(' – ');
 }
 
+const plainTitle = ({ kind }: TakeRecord) => (kind === 'other' ? 'takes.other' : 'takes.free');
+
 /** "G4, pp ff pp" for a note, "Quiet descent, C#4 to Bb3" for a line, or free playing. */
 export function TakeTitle({ take, naming }: { take: TakeRecord; naming: NoteNaming }) {
   const { t } = useTranslation();
   const notes = notesIn(take);
   const first = notes.at(0);
   const last = notes.at(-1);
-  if (!first || !last) return <>{t('takes.free')}</>;
+  if (!first || !last) return <>{t(plainTitle(take))}</>;
   if (notes.length === 1)
     return (
       <>
@@ -44,7 +46,7 @@ export function takeLabel(take: TakeRecord, naming: NoteNaming, t: TFunction): s
   const notes = notesIn(take);
   const first = notes.at(0);
   const what = !first
-    ? t('takes.free')
+    ? t(plainTitle(take))
     : notes.length === 1
       ? `${noteText(first.writtenMidi, naming)}, ${marksOf(notes)}`
       : `${exerciseName(take.context?.exercise ?? NO_NAME, t)}, ${noteText(first.writtenMidi, naming)}`;

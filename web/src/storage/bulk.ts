@@ -2,6 +2,7 @@ import { database } from './database.ts';
 import { daysOfTakes } from './dayRecords.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
 import type {
+  AimRecord,
   DayNoteRecord,
   FramesRecord,
   HornCheckRecord,
@@ -10,6 +11,7 @@ import type {
   ReedRecord,
   RoundRecord,
   TakeRecord,
+  TrialRecord,
 } from './records.ts';
 
 /** Many rows that come at once. */
@@ -18,6 +20,8 @@ export interface ManyRows {
   frames: FramesRecord[];
   performances: PerformanceRecord[];
   rounds: RoundRecord[];
+  trials: TrialRecord[];
+  aims: AimRecord[];
   mouthpieces: MouthpieceRecord[];
   reeds: ReedRecord[];
   hornChecks: HornCheckRecord[];

@@ -1,9 +1,11 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { Horn } from '@inner-hum/core/horn';
 import { format, parseISO } from 'date-fns';
-import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, LogbookLinks, measureText, noteText, RoomHeading } from '../../ui/index.ts';
+import { ReportButtons } from '../../listing/index.ts';
+import { aimReport } from './aimReport.ts';
+import { distanceText } from './aimText.ts';
 import { NewAim, type AimDraft } from './NewAim.tsx';
 import type { AimProgress, Aims } from './useAims.ts';
 import { WeeksPicture } from './WeeksPicture.tsx';
@@ -13,19 +15,6 @@ interface AimsViewProps {
   horn: Horn;
   onAdd(aim: AimDraft): void;
   onFinish(id: string, isDone: boolean): void;
-}
-
-/** How far an aim is, in one sentence. */
-function distanceText({ aim: { goal }, progress }: AimProgress, t: TFunction): string {
-  const { now, distance, isReached } = progress;
-  if (now === null || distance === null) return t('aim.nothing');
-  const figures = {
-    now: measureText(now, goal.measure, t),
-    target: measureText(goal.target, goal.measure, t),
-    distance: measureText(distance, goal.measure, t),
-  };
-  if (isReached) return t('aim.reached', figures);
-  return t(distance === 0 ? 'aim.nearly' : 'aim.far', figures);
 }
 
 export function AimsView({ aims: { settings, aims }, horn, onAdd, onFinish }: AimsViewProps) {
@@ -77,9 +66,16 @@ export function AimsView({ aims: { settings, aims }, horn, onAdd, onFinish }: Ai
                   ].join(' · ')}
                 </Box>
                 <Box maxW="prose">{distanceText(each, t)}</Box>
-                <ActionButton look="plain" onClick={() => onFinish(aim.id, !isDone)}>
-                  {t(isDone ? 'aim.takeUp' : 'aim.putItAway')}
-                </ActionButton>
+                <Flex gap="4" wrap="wrap">
+                  <ActionButton look="plain" onClick={() => onFinish(aim.id, !isDone)}>
+                    {t(isDone ? 'aim.takeUp' : 'aim.putItAway')}
+                  </ActionButton>
+                  <ReportButtons
+                    fileName={t('report.aimFile', { date: format(aim.createdAt, 'yyyy-MM-dd') })}
+                    make={() => Promise.resolve(aimReport(each, t))}
+                    hasSound={false}
+                  />
+                </Flex>
               </Box>
               {progress.weeks.length > 1 && <WeeksPicture goal={aim.goal} progress={progress} />}
             </Flex>

@@ -1,9 +1,15 @@
-import type { DemoMoment, DemoPack, DemoTake } from '@inner-hum/core/formats';
+import type { DemoMoment, DemoPack, DemoRound, DemoTake } from '@inner-hum/core/formats';
 import { familyById } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import { addSeconds, startOfDay, subDays } from 'date-fns';
 import { drillAddress } from '../../session/index.ts';
-import { dayOf, type ManyRows, type RoundRecord, type TakeRecord } from '../../storage/index.ts';
+import {
+  dayOf,
+  trialAddress,
+  type ManyRows,
+  type RoundRecord,
+  type TakeRecord,
+} from '../../storage/index.ts';
 
 /** The moments of the scenario as if its last day were today. */
 function clock(today: Date) {
@@ -46,6 +52,23 @@ function takeRecord(take: DemoTake, startedAt: number): TakeRecord {
   };
 }
 
+function roundRecord({ id, hornId, of }: DemoRound, startedAt: number): RoundRecord[] {
+  if ('trialId' in of)
+    return [{ id, hornId, startedAt, exercise: of.exercise, address: trialAddress(of.trialId) }];
+  const family = familyById(of.family);
+  const horn = hornById(hornId);
+  if (!family) return [];
+  return [
+    {
+      id,
+      hornId,
+      startedAt,
+      exercise: family.build(horn, of.choices),
+      address: drillAddress(family, horn, of.choices),
+    },
+  ];
+}
+
 /** The scenario as rows of the database, its last day being today. */
 export function demoRows(pack: DemoPack, today: Date): ManyRows {
   const { day, at } = clock(today);
@@ -54,20 +77,18 @@ export function demoRows(pack: DemoPack, today: Date): ManyRows {
     takes: pack.takes.map((take) => takeRecord(take, at(take))),
     frames: pack.takes.map(({ id, frames }) => ({ takeId: id, columns: frames })),
     performances: pack.takes.map(({ id, played }) => ({ takeId: id, ...played })),
-    rounds: pack.rounds.flatMap(({ id, hornId, family: name, choices, ...moment }): RoundRecord[] => {
-      const family = familyById(name);
-      const horn = hornById(hornId);
-      if (!family) return [];
-      return [
-        {
-          id,
-          startedAt: at(moment),
-          hornId,
-          exercise: family.build(horn, choices),
-          address: drillAddress(family, horn, choices),
-        },
-      ];
-    }),
+    rounds: pack.rounds.flatMap((round) => roundRecord(round, at(round))),
+    trials: pack.trials.map(({ daysAgo, ...trial }) => ({
+      ...trial,
+      createdAt: noon(daysAgo),
+      deletedAt: null,
+    })),
+    aims: pack.aims.map(({ daysAgo, byInDays, ...aim }) => ({
+      ...aim,
+      byDay: byInDays === null ? null : day(-byInDays),
+      createdAt: noon(daysAgo),
+      doneAt: null,
+    })),
     mouthpieces: pack.mouthpieces.map((mouthpiece) => ({ ...mouthpiece, createdAt: 0 })),
     reeds: pack.reeds.map(({ daysAgo, retiredDaysAgo, remarks, ...reed }) => ({
       ...reed,

@@ -32,7 +32,7 @@ export function EarView({ score: { all, zones, sides, months, hums } }: { score:
   const { t } = useTranslation();
   const row = (name: string, share: Share, more = ''): ReactNode => (
     <tr key={name}>
-      <chakra.th scope="row" textAlign="left" fontWeight="400" py="1" pr="5">
+      <chakra.th scope="row" textAlign="left" fontWeight="400" py="1" pr="5" minW="tryColumn">
         {name}
       </chakra.th>
       <chakra.td pr="5">

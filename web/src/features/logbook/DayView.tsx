@@ -1,9 +1,10 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { format, parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
-import { TakeRow } from '../../listing/index.ts';
+import { ReportButtons, TakeRow } from '../../listing/index.ts';
 import { MOST_DAY_NOTE, type DayNoteRecord } from '../../storage/index.ts';
 import { ActionLink, NumberField, RoomHeading, TextArea } from '../../ui/index.ts';
+import { dayReport, weekReport } from './dayReport.ts';
 import { dayRows } from './dayRows.ts';
 import { InkRows } from './InkRows.tsx';
 import { dayAddress } from './logbookAddress.ts';
@@ -115,6 +116,23 @@ export function DayView({ logged, onWrite }: DayViewProps) {
             withMinutes
           />
         </Box>
+      )}
+      {ink && (
+        <Flex gap="6" wrap="wrap" mb="4">
+          <ReportButtons
+            fileName={t('report.dayFile', { day })}
+            make={(withSound) => dayReport(logged, withSound, t)}
+            hasSound
+          />
+          <Box display="flex" alignItems="center" gap="4">
+            {t('report.orWeek')}
+            <ReportButtons
+              fileName={t('report.weekFile', { day })}
+              make={(withSound) => weekReport(logged, withSound, t)}
+              hasSound={false}
+            />
+          </Box>
+        </Flex>
       )}
       <MilestoneLines milestones={milestones} naming={settings.naming} ofOneDay />
       {takes.length > 0 && (

@@ -14,6 +14,8 @@ import {
   VerdictWords,
 } from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import { ColourBeside } from './ColourBeside.tsx';
+import { CompareListen } from './CompareListen.tsx';
 import { CompareChoice } from './CompareChoice.tsx';
 import { LineTable } from './LineTable.tsx';
 import { EventList } from './EventList.tsx';
@@ -75,7 +77,7 @@ export function OneTakeView(props: OneTakeViewProps) {
       {take.analysis ? (
         <VerdictWords analysis={take.analysis} naming={settings.naming} />
       ) : (
-        <Box>{t('takes.notJudged')}</Box>
+        <Box>{t(take.kind === 'other' ? 'takes.otherHow' : 'takes.notJudged')}</Box>
       )}
       <Box mt="5">
         {drawing && (
@@ -117,6 +119,12 @@ export function OneTakeView(props: OneTakeViewProps) {
             </Box>
           )}
         </Flex>
+      )}
+      {other && drawing && (
+        <>
+          <CompareListen key={other.take.id} here={{ take, drawing }} there={other} onCursor={onCursor} />
+          <ColourBeside here={drawing.track.columns} there={other.drawing.track.columns} />
+        </>
       )}
       <Flex gap={{ base: '6', md: '9' }} mt="7" wrap="wrap" alignItems="flex-start">
         {take.analysis && <Figures measures={take.analysis.measures} beside={beside} />}

@@ -67,9 +67,10 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
       paintMarks(ctx, at, palette, marks, at.height - 8, MARK_FONT);
       if (analysis.items.length > 1) paintNames(ctx, at, palette, noteStarts(analysis, naming), LABEL_FONT);
       paintTakeMarks(ctx, at, palette, analysis, t);
-      if (!other?.take.analysis || !other.take.context) return;
-      const otherZero = other.take.analysis.beatZeroSeconds;
-      const stretch = beat / secondsPerBeat(other.take.context.exercise);
+      if (!other) return;
+      // What has no beat begins with its first sound and goes as it goes.
+      const otherZero = other.take.analysis?.beatZeroSeconds ?? other.drawing.fromSeconds;
+      const stretch = other.take.context ? beat / secondsPerBeat(other.take.context.exercise) : 1;
       paintGhost(
         ctx,
         other.drawing.ink,

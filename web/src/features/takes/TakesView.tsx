@@ -4,6 +4,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading } from '../../ui/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
+import { BringIn } from './BringIn.tsx';
 import { isFiltered, matches, type TakeFilter } from './takeFilter.ts';
 import { TakeFilterBar } from './TakeFilterBar.tsx';
 import { TakeRow } from '../../listing/index.ts';
@@ -57,6 +58,7 @@ export function TakesView(props: TakesViewProps) {
           </ActionLink>
         </Box>
       )}
+      <BringIn />
       {takes.length > 0 && (
         <TakeFilterBar takes={takes} naming={naming} filter={filter} onChange={props.onFilter} />
       )}

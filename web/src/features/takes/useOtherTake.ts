@@ -14,7 +14,10 @@ export function useOtherTake(take: TakeRecord) {
   const [search, setSearch] = useSearchParams();
   const takes = useLiveQuery(listTakes);
   const others = useMemo(
-    () => (takes ?? []).filter(({ id, analysis }) => id !== take.id && analysis !== null),
+    () =>
+      (takes ?? []).filter(
+        ({ id, analysis, kind }) => id !== take.id && (analysis !== null || kind === 'other'),
+      ),
     [takes, take.id],
   );
   const chosen = others.find(({ id }) => id === search.get('over')) ?? null;

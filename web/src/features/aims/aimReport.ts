@@ -1,0 +1,51 @@
+import { format } from 'date-fns';
+import type { TFunction } from 'i18next';
+import type { Report } from '../../listing/index.ts';
+import { measureText } from '../../ui/index.ts';
+import { distanceText } from './aimText.ts';
+import type { AimProgress } from './useAims.ts';
+
+const WIDTH = 640;
+const HEIGHT = 120;
+
+/** An aim, for a teacher: what is wanted, how far it is, week by week. */
+export function aimReport(each: AimProgress, t: TFunction): Report {
+  const { aim, progress } = each;
+  const { goal } = aim;
+  const target = measureText(goal.target, goal.measure, t);
+  return {
+    language: 'en',
+    title: aim.text,
+    lines: [
+      `${t(`trend.measure.${goal.measure}`)}: ${t(goal.wants === 'less' ? 'aim.atMostOf' : 'aim.atLeastOf', { target })}`,
+      distanceText(each, t),
+    ],
+    sections: [
+      {
+        title: t('report.weeks'),
+        drawing: weeksSvg(each),
+        lines: progress.weeks.map(({ at, value, count }) =>
+          t('report.weekOf', {
+            date: format(at, 'd MMMM'),
+            value: measureText(value, goal.measure, t),
+            count,
+          }),
+        ),
+      },
+    ],
+    takes: [],
+  };
+}
+
+function weeksSvg({ aim: { goal }, progress: { weeks } }: AimProgress): string {
+  const values = [...weeks.map(({ value }) => value), goal.target];
+  const [least, most] = [Math.min(...values), Math.max(...values)];
+  const y = (value: number) =>
+    (HEIGHT - 10 - ((value - least) / Math.max(1e-9, most - least)) * (HEIGHT - 20)).toFixed(1);
+  const x = (i: number) => (10 + (i / Math.max(1, weeks.length - 1)) * (WIDTH - 20)).toFixed(1);
+  const dots = weeks.map(({ value }, i) => `<circle cx="${x(i)}" cy="${y(value)}" r="4" fill="#2A1F2D"/>`);
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" aria-hidden="true">` +
+    `<line x1="0" x2="${WIDTH}" y1="${y(goal.target)}" y2="${y(goal.target)}" stroke="#8A5A12"/>${dots.join('')}</svg>`
+  );
+}

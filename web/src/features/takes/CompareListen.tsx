@@ -1,0 +1,146 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { secondsPerBeat } from '@inner-hum/core/exercise';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
+import { loadSamples, type TakeRecord } from '../../storage/index.ts';
+import { ActionButton, Key, useFreeKeys } from '../../ui/index.ts';
+import type { TakeDrawing } from '../../listing/index.ts';
+
+interface Heard {
+  take: TakeRecord;
+  drawing: TakeDrawing;
+}
+
+interface CompareListenProps {
+  here: Heard;
+  there: Heard;
+  onCursor(seconds: number): void;
+}
+
+type Which = 'here' | 'there';
+const other = (which: Which): Which => (which === 'here' ? 'there' : 'here');
+
+/** Where the music of a take begins on its own clock, and how long its beat is; of what has none, its first sound and a second. */
+function clockOf({ take: { context, analysis }, drawing }: Heard) {
+  return {
+    zero: analysis?.beatZeroSeconds ?? drawing.fromSeconds,
+    beat: context ? secondsPerBeat(context.exercise) : 1,
+  };
+}
+
+/** Two takes by ear: equally loud, changed over in the same place of the music; and unnamed, to be told apart. */
+export function CompareListen({ here, there, onCursor }: CompareListenProps) {
+  const { t } = useTranslation();
+  const players = useRef<Partial<Record<Which, TakePlayer>>>({});
+  const [sounding, setSounding] = useState<Which | null>(null);
+  const [hidden, setHidden] = useState<Which | null>(null);
+  const [told, setTold] = useState<{ right: boolean; was: Which } | null>(null);
+  const [score, setScore] = useState({ right: 0, asked: 0 });
+  const heard = { here, there };
+  useEffect(() => () => Object.values(players.current).forEach((player) => player.close()), []);
+  useEffect(() => {
+    if (sounding === null || hidden !== null) return undefined;
+    let request = 0;
+    const follow = () => {
+      request = requestAnimationFrame(follow);
+      const player = players.current[sounding];
+      if (player?.playing) onCursor(placed(player.positionSeconds(), sounding, 'here'));
+    };
+    follow();
+    return () => cancelAnimationFrame(request);
+    // The clocks of both takes do not change while they are open.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [sounding, hidden]);
+
+  /** A place of the music, from the clock of one take to that of the other. */
+  function placed(seconds: number, from: Which, to: Which): number {
+    if (from === to) return seconds;
+    const [a, b] = [clockOf(heard[from]), clockOf(heard[to])];
+    return b.zero + ((seconds - a.zero) * b.beat) / a.beat;
+  }
+  async function playerOf(which: Which): Promise<TakePlayer> {
+    const { take } = heard[which];
+    players.current[which] ??= createTakePlayer(
+      await loadSamples(take.id),
+      take.sampleRateHz,
+      () => setSounding((now) => (now === which ? null : now)),
+      1,
+      true,
+    );
+    return players.current[which];
+  }
+  async function play(which: Which, fromSeconds: number) {
+    const player = await playerOf(which);
+    players.current[other(which)]?.pause();
+    player.play(Math.max(0, fromSeconds));
+    setSounding(which);
+  }
+  function stop() {
+    Object.values(players.current).forEach((player) => player.pause());
+    setSounding(null);
+  }
+  const begin = (which: Which) => void play(which, heard[which].drawing.fromSeconds);
+  function changeOver() {
+    if (sounding === null || hidden !== null) return;
+    const at = players.current[sounding]?.positionSeconds() ?? 0;
+    void play(other(sounding), placed(at, sounding, other(sounding)));
+  }
+  useFreeKeys('x', changeOver);
+  function ask() {
+    const which: Which = Math.random() < 0.5 ? 'here' : 'there';
+    setHidden(which);
+    setTold(null);
+    begin(which);
+  }
+  function answer(said: Which) {
+    if (hidden === null) return;
+    const right = said === hidden;
+    setTold({ right, was: hidden });
+    setScore({ right: score.right + (right ? 1 : 0), asked: score.asked + 1 });
+    setHidden(null);
+    stop();
+  }
+  const names: Record<Which, string> = { here: t('compare.here'), there: t('compare.other') };
+  return (
+    <Box mt="4" data-testid="compare-listen">
+      <Flex gap="4" wrap="wrap" alignItems="center">
+        {(['here', 'there'] as const).map((which) => (
+          <ActionButton
+            key={which}
+            disabled={hidden !== null}
+            aria-pressed={hidden === null && sounding === which}
+            onClick={() => begin(which)}
+          >
+            {t('compare.hear', { name: names[which] })}
+          </ActionButton>
+        ))}
+        <ActionButton disabled={sounding === null || hidden !== null} onClick={changeOver}>
+          {t('compare.changeOver')} <Key>x</Key>
+        </ActionButton>
+        <ActionButton look="plain" disabled={sounding === null} onClick={stop}>
+          {t('compare.stop')}
+        </ActionButton>
+        {hidden === null ? (
+          <ActionButton look="plain" onClick={ask}>
+            {t('compare.unnamed')}
+          </ActionButton>
+        ) : (
+          <>
+            <Box>{t('match.whichWas')}</Box>
+            {(['here', 'there'] as const).map((which) => (
+              <ActionButton key={which} look="plain" onClick={() => answer(which)}>
+                {names[which]}
+              </ActionButton>
+            ))}
+          </>
+        )}
+      </Flex>
+      <Box role="status" mt="1" minH="6" color="muted">
+        {hidden === null && sounding !== null && t('compare.sounding', { name: names[sounding] })}
+        {told && t(told.right ? 'match.right' : 'match.wrong', { name: names[told.was] })}{' '}
+        {score.asked > 1 && t('match.score', score)}
+      </Box>
+    </Box>
+  );
+}
