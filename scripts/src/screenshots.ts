@@ -1,4 +1,5 @@
 import { mkdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { CHROMIUM, startServer } from './ownServer.ts';
@@ -20,8 +21,6 @@ const PHONE: Look = { width: 390, height: 844, colorScheme: 'light' };
 
 /** Half a beat after beat six of eight, with the fade well begun. */
 const INTO_THE_SWELL_MS = 6300;
-/** In the third of the four notes. */
-const INTO_THE_DRILL_MS = 17500;
 
 async function inLook(
   browser: Browser,
@@ -46,6 +45,25 @@ async function shoot(page: Page, name: string) {
   console.log(name);
 }
 
+/** A day as its player would send it, opened from disk. */
+async function shootReport(page: Page) {
+  await page.goto('/logbook');
+  await page
+    .getByTestId('ink')
+    .getByRole('link', { name: / takes?$/ })
+    .last()
+    .click();
+  await page.getByTestId('day-takes').waitFor();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a page' }).first().click();
+  const file = join(tmpdir(), 'inner-hum-report.html');
+  await (await download).saveAs(file);
+  const report = await page.context().newPage();
+  await report.goto(`file://${file}`);
+  await shoot(report, 'report');
+  await report.close();
+}
+
 async function playSwell(page: Page, search: string) {
   await page.goto(`/stand/swell?${search}`);
   await page.locator('[data-phase="armed"]').waitFor();
@@ -63,16 +81,6 @@ try {
     await page.getByTestId('sheet').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'today');
-    await page.goto('/takes?note=67');
-    await page
-      .getByRole('link', { name: /slipped/ })
-      .filter({ hasNotText: 'Quiet descent' })
-      .first()
-      .click();
-    await page.getByTestId('take-ribbon').waitFor();
-    await page.waitForTimeout(500);
-    await page.getByTestId('take-ribbon').click({ position: { x: 640, y: 150 } });
-    await shoot(page, 'take');
     await page.goto('/stand');
     await page.waitForTimeout(7000);
     await shoot(page, 'free-desk');
@@ -82,12 +90,6 @@ try {
     await page.waitForTimeout(300);
     await playSwell(page, 'note=67');
     await shoot(page, 'stand-watching');
-    await page.goto('/stand/drill/alternatingSwells?tempoBpm=72');
-    await page.locator('[data-phase="armed"]').waitFor();
-    await page.keyboard.press('Space');
-    await page.locator('[data-phase="playing"]').waitFor();
-    await page.waitForTimeout(INTO_THE_DRILL_MS);
-    await shoot(page, 'stand-drill');
     await page.goto('/case');
     await page.waitForTimeout(500);
     await shoot(page, 'case');
@@ -95,11 +97,6 @@ try {
     await page.locator('.engraving svg').nth(4).waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'shelf');
-    await page.getByRole('link', { name: 'Soft entry on low B', exact: true }).click();
-    await page.getByTestId('items').waitFor();
-    await page.locator('.engraving svg').first().waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'builder');
     await page.goto('/ladder');
     await page.getByTestId('ladder').getByRole('button').first().waitFor();
     await page.waitForTimeout(500);
@@ -108,10 +105,6 @@ try {
     await page.getByTestId('sticks-out').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'map');
-    await page.goto('/map/mouthpiece');
-    await page.getByTestId('advice').waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'map-mouthpiece');
     await page.goto('/high');
     await page.getByTestId('high-figures').waitFor();
     await page.waitForTimeout(500);
@@ -136,6 +129,20 @@ try {
     await page.locator('.recharts-surface').first().waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'trend');
+    await page.goto('/logbook/aims');
+    await page.getByTestId('aims').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'aims');
+    await page.goto('/logbook/trials');
+    await page.getByTestId('trials').getByRole('img').first().waitFor();
+    await page.getByTestId('trials').evaluate((list) => list.scrollIntoView({ block: 'center' }));
+    await page.waitForTimeout(500);
+    await shoot(page, 'trials');
+    await page.goto('/takes/demo-scene-0?over=demo-scene-1');
+    await page.getByTestId('compare-listen').waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'compare');
+    await shootReport(page);
     // Two lines of the own routine, hands-free, and how it was.
     await page.goto('/today');
     await page.getByLabel('What for').selectOption('my own routine');

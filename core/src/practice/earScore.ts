@@ -41,6 +41,15 @@ export interface Share {
   interval: Interval | null;
 }
 
+export interface HumScore {
+  /** Median distance either way; null without hums. */
+  cents: number | null;
+  count: number;
+  /** How many were sharp, and flat, by more than is heard. */
+  sharp: number;
+  flat: number;
+}
+
 export interface EarScore {
   all: Share;
   zones: (Share & { zone: Zone })[];
@@ -48,8 +57,8 @@ export interface EarScore {
   sides: (Share & { side: CalledSide; takenFor: Partial<Record<CalledSide, number>> })[];
   /** Four weeks at a time, oldest first. */
   months: (Share & { at: number })[];
-  /** Median distance of hums from their note, and how many there are. */
-  hums: { cents: number | null; count: number };
+  /** How far hums were from their note: all of them, by zone, and four weeks at a time, oldest first. */
+  hums: { all: HumScore; zones: (HumScore & { zone: Zone })[]; months: (HumScore & { at: number })[] };
 }
 
 const SIDES: readonly CalledSide[] = ['flat', 'true', 'sharp'];
@@ -61,19 +70,36 @@ function shareOf(calls: readonly CallMade[]): Share {
   return { right, asked: calls.length, interval: wilson(right, calls.length) };
 }
 
+/** Four weeks at a time, the last ones ending with the last of them. */
+function monthsOf<Made extends { at: number }>(all: readonly Made[]): Made[][] {
+  const sorted = all.toSorted((a, b) => a.at - b.at);
+  const last = sorted.at(-1)?.at ?? 0;
+  const months = new Map<number, Made[]>();
+  for (const each of sorted) {
+    const ago = Math.floor((last - each.at) / MONTH_MS);
+    months.set(ago, [...(months.get(ago) ?? []), each]);
+  }
+  return [...months.values()];
+}
+
+/** Nearer than this few hear a difference. */
+const HEARD_CENTS = 5;
+
+function humsOf(hums: readonly { cents: number }[]): HumScore {
+  return {
+    cents: median(hums.map(({ cents }) => Math.abs(cents))),
+    count: hums.length,
+    sharp: hums.filter(({ cents }) => cents > HEARD_CENTS).length,
+    flat: hums.filter(({ cents }) => cents < -HEARD_CENTS).length,
+  };
+}
+
 /** How truly the player hears pitch: calls against what was measured (beyond 5 cents), and hums against their note. */
 export function earScore(calls: readonly CallMade[], notes: readonly PractisedNote[]): EarScore {
-  const hums = notes.flatMap(({ figures }) => {
+  const hums = notes.flatMap(({ at, writtenMidi, figures }) => {
     const cents = figures.at(HUM) ?? null;
-    return cents === null ? [] : [Math.abs(cents)];
+    return cents === null ? [] : [{ at, writtenMidi, cents }];
   });
-  const sorted = calls.toSorted((a, b) => a.at - b.at);
-  const last = sorted.at(-1)?.at ?? 0;
-  const months = new Map<number, CallMade[]>();
-  for (const call of sorted) {
-    const ago = Math.floor((last - call.at) / MONTH_MS);
-    months.set(ago, [...(months.get(ago) ?? []), call]);
-  }
   return {
     all: shareOf(calls),
     zones: ZONES.flatMap((zone) => {
@@ -91,7 +117,14 @@ export function earScore(calls: readonly CallMade[], notes: readonly PractisedNo
       );
       return [{ side, ...shareOf(own), takenFor }];
     }),
-    months: [...months.values()].map((month) => ({ at: month[0].at, ...shareOf(month) })),
-    hums: { cents: median(hums), count: hums.length },
+    months: monthsOf(calls).map((month) => ({ at: month[0].at, ...shareOf(month) })),
+    hums: {
+      all: humsOf(hums),
+      zones: ZONES.flatMap((zone) => {
+        const own = hums.filter(({ writtenMidi }) => zoneOfNote(writtenMidi) === zone);
+        return own.length === 0 ? [] : [{ zone, ...humsOf(own) }];
+      }),
+      months: monthsOf(hums).map((month) => ({ at: month[0].at, ...humsOf(month) })),
+    },
   };
 }

@@ -11,4 +11,4 @@ export { changeAt, type Change } from './change.ts';
 export { milestonesOf, type Milestone } from './milestones.ts';
 export { gearChanges, type GearChange } from './gearChanges.ts';
 export { goalProgress, SKILL_OF, USUAL_GOALS, type Goal, type GoalProgress, type GoalWeek } from './goal.ts';
-export { callsMade, earScore, type CallMade, type EarScore, type Share } from './earScore.ts';
+export { callsMade, earScore, type CallMade, type EarScore, type HumScore, type Share } from './earScore.ts';

@@ -1,6 +1,7 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import type { EarScore, Share } from '@inner-hum/core/practice';
+import type { EarScore, HumScore, Share } from '@inner-hum/core/practice';
 import { format } from 'date-fns';
+import type { TFunction } from 'i18next';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink, LogbookLinks, RoomHeading } from '../../ui/index.ts';
@@ -102,10 +103,27 @@ export function EarView({ score: { all, zones, sides, months, hums } }: { score:
         <Heading as="h2" fontSize="large" mb="2">
           {t('ear.hums')}
         </Heading>
-        {hums.cents === null
-          ? t('ear.noHums')
-          : t('ear.humsOff', { cents: Math.round(hums.cents), count: hums.count })}
+        {hums.all.count === 0 ? (
+          t('ear.noHums')
+        ) : (
+          <ul>
+            {[
+              humText(t('ear.allHums'), hums.all, t),
+              ...hums.zones.map((each) => humText(t(`logbook.row.${each.zone}`), each, t)),
+              ...(hums.months.length > 1
+                ? hums.months.map((each) =>
+                    humText(t('ear.from', { date: format(each.at, 'd MMMM') }), each, t),
+                  )
+                : []),
+            ].map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        )}
       </Box>
     </Box>
   );
 }
+
+const humText = (name: string, { cents, count, sharp, flat }: HumScore, t: TFunction) =>
+  t('ear.humsOff', { name, cents: Math.round(cents ?? 0), count, sharp, flat });
