@@ -68,6 +68,8 @@ const config = defineConfig({
         panel: plain('340px'),
         routeStep: plain('64px'),
         tryColumn: plain('172px'),
+        // A month's days at a finger's least width each.
+        inkMonth: plain('840px'),
         chart: plain('280px'),
         prose: plain('640px'),
         field: plain('120px'),

@@ -24,12 +24,12 @@ import type {
   PracticeDayRecord,
   ReedRecord,
   RoundRecord,
-  SettingsRecord,
   SheetRecord,
   TakeRecord,
   TendencyDayRecord,
   TrialRecord,
 } from './records.ts';
+import type { SettingsRecord } from './settingsRecord.ts';
 
 /** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
 class InnerHumDatabase extends Dexie {

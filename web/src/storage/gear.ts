@@ -1,5 +1,6 @@
 import type { HornId } from '@inner-hum/core/horn';
-import type { Gear, SettingsRecord } from './records.ts';
+import type { Gear } from './records.ts';
+import type { SettingsRecord } from './settingsRecord.ts';
 
 /** The mouthpiece that a horn has before any is named. */
 export const firstMouthpiece = (hornId: HornId) => `${hornId}.first`;

@@ -5,7 +5,6 @@ export type {
   CalibrationRecord,
   CheckKind,
   DayNoteRecord,
-  DroneSettings,
   Gear,
   HighFingeringRecord,
   HornCheckRecord,
@@ -16,15 +15,19 @@ export type {
   ReedRecord,
   ReedRemark,
   RoundRecord,
-  SettingsRecord,
   SheetRecord,
-  StandKeys,
   TakeRecord,
   TendencyDayRecord,
   TrialRecord,
   WholeTake,
 } from './records.ts';
-export { CHECK_KINDS, DEFAULT_SETTINGS } from './records.ts';
+export { CHECK_KINDS } from './records.ts';
+export {
+  DEFAULT_SETTINGS,
+  type DroneSettings,
+  type SettingsRecord,
+  type StandKeys,
+} from './settingsRecord.ts';
 export * from './journal.ts';
 export * from './takes.ts';
 export * from './settings.ts';

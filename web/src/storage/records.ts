@@ -1,16 +1,7 @@
-import type { Caution, DynamicScale, Exercise, FamilyId } from '@inner-hum/core/exercise';
-import { SUBTONE_WINDOW } from '@inner-hum/core/judge';
+import type { DynamicScale, Exercise, FamilyId } from '@inner-hum/core/exercise';
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { HornId, NoteNaming, NoteRange, TopKey, WrittenMidi } from '@inner-hum/core/horn';
-import type {
-  Call,
-  Strain,
-  SubtoneWindow,
-  TakeAnalysis,
-  TakeContext,
-  TakeLoudness,
-  ToleranceId,
-} from '@inner-hum/core/judge';
+import type { HornId, WrittenMidi } from '@inner-hum/core/horn';
+import type { Call, Strain, TakeAnalysis, TakeContext, TakeLoudness } from '@inner-hum/core/judge';
 import type { Aim } from '@inner-hum/core/plan';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
 import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
@@ -239,76 +230,6 @@ export interface WholeTake {
   samples: Float32Array<ArrayBuffer>;
 }
 
-/** One row, id `settings`. */
-export interface SettingsRecord {
-  id: 'settings';
-  visited: boolean;
-  hornId: HornId;
-  source: 'microphone' | 'standIn';
-  profileId: string;
-  a4Hz: number;
-  /** The notes the player works on, where they are not all that the horn has. */
-  ranges: Partial<Record<HornId, NoteRange>>;
-  /** The highest key that the horn has, where it is not high F#. */
-  topKeys: Partial<Record<HornId, TopKey>>;
-  naming: NoteNaming;
-  pitchShown: 'written' | 'sounding';
-  toleranceId: ToleranceId;
-  theme: 'system' | 'daylight' | 'stage';
-  singleKeys: boolean;
-  tempoBpm: number;
-  click: 'heard' | 'seen' | 'both' | 'off';
-  eyes: 'watch' | 'blind';
-  minutes: number | null;
-  /** Of the free desk; an exercise has its own. */
-  beatsPerBar: number;
-  /** Clicks a beat, and whether the first of a bar is louder. */
-  subdivision: number;
-  accent: boolean;
-  /** Bars with a beat, then bars without; null: every bar has one. */
-  silentBars: { sounding: number; silent: number } | null;
-  drone: DroneSettings;
-  /** The one key of each Stand action that has one; pedals, space and enter are fixed. */
-  keys: StandKeys;
-  /** Families and own exercises that the player wants at hand. */
-  favourites: string[];
-  /** When each caution was last read, in ms. */
-  cautionsReadAt: Partial<Record<Caution, number>>;
-  /** The mouthpiece on each horn, where it is not the first one. */
-  mouthpieceIds: Partial<Record<HornId, string>>;
-  /** The kind of reed on each horn, as the player calls it. */
-  reedKinds: Partial<Record<HornId, string>>;
-  /** The reed on each horn, where it is one of the Case. */
-  reedIds: Partial<Record<HornId, string>>;
-  /** Days after which a horn check is due again; null: no reminder. */
-  checkEveryDays: { leakTest: number | null; technician: number | null };
-  /** What counts as a subtone. */
-  subtoneWindow: SubtoneWindow;
-  /** Findings of the Horn map that were put aside, by what they rest on. */
-  dismissedFindings: string[];
-  /** Minutes a day that the player wants not to pass; null: no limit. */
-  caps: { highMinutes: number | null; loudMinutes: number | null };
-}
-
-export interface DroneSettings {
-  on: boolean;
-  /** A written note, or the one that is played. */
-  midi: number | null;
-  /** Tempered like a piano, or in a pure interval to the note that is played. */
-  tuning: 'tempered' | 'pure';
-  timbre: 'flute' | 'reed' | 'fifth';
-}
-
-export interface StandKeys {
-  watch: string;
-  blind: string;
-  click: string;
-  drone: string;
-  keep: string;
-  pause: string;
-  skip: string;
-}
-
 /** One row per microphone place; the newest counts. */
 export interface CalibrationRecord {
   id: string;
@@ -317,38 +238,3 @@ export interface CalibrationRecord {
   scale: DynamicScale | null;
   roundTripSeconds: number | null;
 }
-
-export const DEFAULT_SETTINGS: SettingsRecord = {
-  id: 'settings',
-  visited: false,
-  hornId: 'alto',
-  source: 'microphone',
-  profileId: 'goodDay',
-  a4Hz: 440,
-  ranges: {},
-  topKeys: {},
-  naming: 'letters',
-  pitchShown: 'written',
-  toleranceId: 'usual',
-  theme: 'system',
-  singleKeys: true,
-  tempoBpm: 60,
-  click: 'seen',
-  eyes: 'watch',
-  minutes: null,
-  beatsPerBar: 4,
-  subdivision: 1,
-  accent: true,
-  silentBars: null,
-  drone: { on: false, midi: null, tuning: 'tempered', timbre: 'flute' },
-  favourites: [],
-  cautionsReadAt: {},
-  mouthpieceIds: {},
-  reedKinds: {},
-  reedIds: {},
-  checkEveryDays: { leakTest: 90, technician: 365 },
-  dismissedFindings: [],
-  subtoneWindow: SUBTONE_WINDOW,
-  caps: { highMinutes: 15, loudMinutes: null },
-  keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n' },
-};

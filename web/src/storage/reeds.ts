@@ -16,10 +16,15 @@ export interface PlayedReed {
   lastDay: string | null;
 }
 
+/** The reeds of a horn, in the order they came. */
+export function listReeds(hornId: HornId): Promise<ReedRecord[]> {
+  return database().reeds.where({ hornId }).sortBy('createdAt');
+}
+
 /** The reeds of a horn, in the order they came, with what was played on each: counted from the takes, whoever played. */
-export async function listReeds(hornId: HornId): Promise<PlayedReed[]> {
-  const { reeds, practiceDays } = database();
-  const stored = await reeds.where({ hornId }).sortBy('createdAt');
+export async function listPlayedReeds(hornId: HornId): Promise<PlayedReed[]> {
+  const { practiceDays } = database();
+  const stored = await listReeds(hornId);
   const played = new Map<string, PracticeDayRecord[]>();
   await practiceDays.orderBy('day').each((day) => {
     if (day.reedId !== '') played.set(day.reedId, [...(played.get(day.reedId) ?? []), day]);

@@ -2,7 +2,8 @@ import * as yup from 'yup';
 import { CAUTIONS } from '@inner-hum/core/exercise';
 import { HORN_IDS, TOP_KEYS } from '@inner-hum/core/horn';
 import { database } from './database.ts';
-import { DEFAULT_SETTINGS, type CalibrationRecord, type SettingsRecord } from './records.ts';
+import { type CalibrationRecord } from './records.ts';
+import { DEFAULT_SETTINGS, type SettingsRecord } from './settingsRecord.ts';
 
 const key = yup
   .string()

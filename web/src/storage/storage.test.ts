@@ -24,7 +24,7 @@ import {
   lineDone,
   listMouthpieces,
   listPractice,
-  listReeds,
+  listPlayedReeds,
   listTakes,
   listTendencyDays,
   loadSamples,
@@ -184,7 +184,7 @@ it('opens what an older version stored, with its figures under their new names',
 
 it('counts a day and a reed by the takes that are there, whatever comes and goes', async () => {
   await addReed('alto', 'cane, 2', 'no. 1', 1);
-  const [{ reed }] = await listReeds('alto');
+  const [{ reed }] = await listPlayedReeds('alto');
   expect(gearOf(await readSettings())).toMatchObject({ reedId: reed.id, reedKind: 'cane, 2' });
   const at = new Date(2026, 2, 14, 23, 50).getTime();
   const take = (id: string, startedAt: number, reedId = reed.id): TakeRecord => ({
@@ -223,7 +223,11 @@ it('counts a day and a reed by the takes that are there, whatever comes and goes
   await undoDelete('b');
   await writePlayerNote('b', 'stiff');
   expect((await listPractice('microphone', '2026-03-14', '2026-03-14'))[0].words).toBe('stiff');
-  expect((await listReeds('alto'))[0]).toMatchObject({ playedSeconds: 180, days: 2, lastDay: '2026-03-15' });
+  expect((await listPlayedReeds('alto'))[0]).toMatchObject({
+    playedSeconds: 180,
+    days: 2,
+    lastDay: '2026-03-15',
+  });
   await retireReed(reed, 2);
   expect(gearOf(await readSettings())).toMatchObject({ reedId: '', reedKind: '' });
 });

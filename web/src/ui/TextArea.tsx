@@ -1,5 +1,6 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { useId, useState } from 'react';
+import { chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Field, FIELD_LOOK } from './Field.tsx';
 
 interface TextAreaProps {
   label: string;
@@ -11,30 +12,24 @@ interface TextAreaProps {
 
 /** A longer text of the player's own; told when it is left. */
 export function TextArea({ label, value, maxLength, onDone }: TextAreaProps) {
-  const id = useId();
   const [draft, setDraft] = useState(value);
   return (
-    <Box>
-      <chakra.label htmlFor={id} display="block" color="muted" fontSize="small">
-        {label}
-      </chakra.label>
-      <chakra.textarea
-        id={id}
-        rows={2}
-        value={draft}
-        maxLength={maxLength}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={() => {
-          if (draft.trim() !== value) onDone(draft.trim());
-        }}
-        w="full"
-        px="3"
-        py="2"
-        borderWidth="1px"
-        borderStyle="solid"
-        borderColor="edge"
-        borderRadius="small"
-      />
-    </Box>
+    <Field label={label}>
+      {(id) => (
+        <chakra.textarea
+          id={id}
+          rows={2}
+          value={draft}
+          maxLength={maxLength}
+          onChange={(event) => setDraft(event.target.value)}
+          onBlur={() => {
+            if (draft.trim() !== value) onDone(draft.trim());
+          }}
+          w="full"
+          py="2"
+          {...FIELD_LOOK}
+        />
+      )}
+    </Field>
   );
 }

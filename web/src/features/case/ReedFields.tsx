@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   addReed,
-  listReeds,
+  listPlayedReeds,
   MOST_REED_NAME,
   putOnReed,
   remarkOnReed,
@@ -27,7 +27,7 @@ function restedLongest(reeds: readonly PlayedReed[], onId: string): PlayedReed |
 export function ReedFields({ settings }: { settings: SettingsRecord }) {
   const { t } = useTranslation();
   const { hornId } = settings;
-  const reeds = useLiveQuery(() => listReeds(hornId), [hornId]);
+  const reeds = useLiveQuery(() => listPlayedReeds(hornId), [hornId]);
   const [adding, setAdding] = useState<'kind' | 'name' | null>(null);
   const [kind, setKind] = useState('');
   const [opened] = useState(() => Date.now());

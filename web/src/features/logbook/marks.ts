@@ -39,7 +39,7 @@ export async function marksOf(hornId: HornId, practice: readonly PracticeDayReco
     listRounds('mouthpieceMove', hornId),
   ]);
   const nameOf = (kind: 'reed' | 'mouthpiece', id: string) => {
-    const reed = reeds.find((each) => each.reed.id === id)?.reed;
+    const reed = reeds.find((each) => each.id === id);
     return kind === 'reed'
       ? [reed?.kind, reed?.name].filter(Boolean).join(', ')
       : (mouthpieces.find((each) => each.id === id)?.name ?? '');

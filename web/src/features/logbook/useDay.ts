@@ -62,7 +62,7 @@ export function useDay(day: string): LoggedDay | null {
         ink: inkDays(own).get(day) ?? null,
         notes: own.flatMap(({ notes }) => unpackNotes(notes)),
         playedOn: own.map(({ id, hornId, playedSeconds, mouthpieceId, reedId, reedKind }) => {
-          const reed = reeds.find((each) => each.reed.id === reedId)?.reed;
+          const reed = reeds.find((each) => each.id === reedId);
           return {
             key: id,
             hornId,

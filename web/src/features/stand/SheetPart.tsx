@@ -1,4 +1,3 @@
-import { phraseExercise } from '@inner-hum/core/exercise';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { SheetNext } from './SheetNext.tsx';
 import { SheetStart } from './SheetStart.tsx';
@@ -13,9 +12,9 @@ interface SheetPartProps {
 
 /** What the Stand does for a line of today's sheet: begins it where no note of the player's would, and goes on to the next. */
 export function SheetPart({ line, play, settings }: SheetPartProps) {
-  const { round, phase, take, exercise } = play;
+  const { round, phase, take, phrase } = play;
   const isOver = phase === 'ended' && (round.count > 1 ? round.over : take !== null);
-  const byItself = settings.source === 'standIn' || phraseExercise(exercise, round.index).start === 'countIn';
+  const byItself = settings.source === 'standIn' || phrase.start === 'countIn';
   const isReady = phase === 'armed' && round.index === 0 && !round.paused && round.restUntil === null;
   return (
     <>

@@ -1,4 +1,4 @@
-import { phraseExercise, withFingerings, type Exercise } from '@inner-hum/core/exercise';
+import { phraseExercise, playedPhrases, withFingerings, type Exercise } from '@inner-hum/core/exercise';
 import { calledEnds, type Call } from '@inner-hum/core/judge';
 import { useEffect, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
@@ -81,8 +81,9 @@ export function useExercise(
   useStandKeys(settings, actions, !asksCall);
 
   const shown = useMemo(
-    () => phraseExercise(exercise, Math.min(round.index, Math.max(0, round.count - 1))),
-    [exercise, round.index, round.count],
+    // Until it is loaded the round is still that of the exercise before, which may have had more phrases.
+    () => phraseExercise(exercise, Math.min(round.index, playedPhrases(exercise).length - 1)),
+    [exercise, round.index],
   );
   return {
     phase,
