@@ -11,7 +11,10 @@ test('a descent is proposed at the tempo that the breath of the last weeks allow
   await expect(page.getByRole('navigation')).toBeVisible({ timeout: 60_000 });
   await page.goto('/stand/drill/quietDescent');
   const proposal = page.getByTestId('budget');
-  await expect(proposal).toContainText(/of your \d+ holds here last 1\d\.\d s. At 80 this takes 21\.0 s/);
+  // Whether the fastest tempo of the drill is fast enough is for the invented player's breath to say.
+  await expect(proposal).toContainText(
+    /of your \d+ holds here last \d+\.\d s[.;] (At 80 this takes 21\.0 s|even at 120 this takes 14\.0 s)/,
+  );
   const faster = proposal.getByRole('button', { name: /Play it at \d+/ });
   const tempo = Number(/\d+/.exec(await faster.innerText())?.[0]);
   expect(tempo).toBeGreaterThan(80);
