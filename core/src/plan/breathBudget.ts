@@ -1,7 +1,7 @@
 import { lengthBeats, markFraction, notesOf, onlyNote, scoreOf, type Exercise } from '../exercise/index.ts';
 import { registerOf, type Register } from '../horn/index.ts';
 import type { TakeAnalysis } from '../judge/index.ts';
-import { reachedWith, type Duration } from '../stats/index.ts';
+import { mean, reachedWith, type Duration } from '../stats/index.ts';
 
 /** How long one breath gave a good tone, where on the horn and how loud. */
 export interface Hold extends Duration {
@@ -31,8 +31,6 @@ const LEAST_HOLDS = 3;
 const ENOUGH_HOLDS = 5;
 /** A tone that ends this close to its written end was completed. */
 const COMPLETED_SHARE = 0.9;
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** Where an exercise lies on the horn and how loud it is: its lowest note, and the middle of its written marks. */
 export function placeOf(exercise: Exercise): Pick<Hold, 'register' | 'dynamic'> | null {

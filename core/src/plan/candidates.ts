@@ -4,7 +4,7 @@ import { skillOf, zoneOfNote, type Zone } from '../practice/index.ts';
 import { needOf, type Need } from './need.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { MATTERS, schoolItems, type SchoolItems } from './schools.ts';
-import { sheetItems, type PickNote, type SheetItem } from './sheetItems.ts';
+import { keyOf, sheetItems, type PickNote, type SheetItem } from './sheetItems.ts';
 import type { Focus, SheetRequest } from './sheetRequest.ts';
 
 /** Something that may stand on the sheet, and what it is worth there. */
@@ -38,7 +38,7 @@ export function candidatesOf(
   const needFor = (family: FamilyId, zone: Zone, midi: WrittenMidi | null) =>
     needOf({ family, zone, midi }, history, now, dayStart);
   const pick: PickNote = (family, zone, notes) => {
-    const stays = notes.find((midi) => kept.includes(`${family}/${zone}/${midi}`));
+    const stays = notes.find((midi) => kept.includes(keyOf(family, zone, midi)));
     if (stays !== undefined) return stays;
     const aimed = notes.find((midi) =>
       focus.some((each) => each.midi === midi && isAbout(each, family, zone)),

@@ -17,7 +17,7 @@ export type Reason =
       asWritten: number;
       days: number;
     }
-  | { kind: 'waited' | 'zone'; zone: Zone; midi: WrittenMidi | null; days: number }
+  | { kind: 'last'; zone: Zone; midi: WrittenMidi | null; days: number }
   | { kind: 'aim'; zone: Zone; midi: WrittenMidi | null; days: number | null }
   | { kind: 'covers'; done: number; count: number }
   | { kind: 'school' }
@@ -28,7 +28,6 @@ export type Reason =
 const FAILS = 0.7;
 /** Tries that say something of one note. */
 const LEAST_TRIES = 3;
-const LONG_DAYS = 3;
 
 const fails = ({ judged, asWritten }: Tally) => judged >= LEAST_TRIES && asWritten < FAILS * judged;
 
@@ -65,5 +64,5 @@ export function reasonOf(
   if (inZone.daysSince === null) return { kind: 'fresh', zone, midi: null };
   if (note && note.daysSince === null) return { kind: 'fresh', zone, midi };
   const days = Math.floor((note ?? inZone).daysSince ?? 0);
-  return { kind: days >= LONG_DAYS ? 'waited' : 'zone', zone, midi: note ? midi : null, days };
+  return { kind: 'last', zone, midi: note ? midi : null, days };
 }

@@ -1,7 +1,7 @@
 import { extentOf, familyById, type Choices, type FamilyId } from '../exercise/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
 import { zoneOfNote } from '../practice/index.ts';
-import { made, NOTES_BY_ZONE, type Maker, type PickNote, type SheetItem } from './sheetItems.ts';
+import { keyOf, made, NOTES_BY_ZONE, type Maker, type PickNote, type SheetItem } from './sheetItems.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { tallyOf } from './need.ts';
 
@@ -73,7 +73,7 @@ function wholeRange({ horn, day, history, now, kept }: SchoolRequest): SchoolIte
       .ofNote('hold', midi)
       .some(({ at, asWritten }) => asWritten && now - at < ROUND_DAYS * 24 * 3600_000);
   const open = notes.filter((midi) => !isDone(midi));
-  const stays = notes.filter((midi) => kept.includes(`longHold/${zoneOfNote(midi)}/${midi}`));
+  const stays = notes.filter((midi) => kept.includes(keyOf('longHold', zoneOfNote(midi), midi)));
   const lines = [...new Set([...stays, ...open])].slice(0, MOST_LINES);
   const makers = lines.map((midi): Maker => ({
     family: 'longHold',

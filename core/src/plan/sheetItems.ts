@@ -1,6 +1,6 @@
 import { extentOf, familyById, strainsOf, type Choices, type FamilyId } from '../exercise/index.ts';
-import { isHighNote, registerOf, writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
-import { zoneOf, type Zone } from '../practice/index.ts';
+import { isHighNote, writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
+import { zoneOf, zoneOfNote, type Zone } from '../practice/index.ts';
 
 /** Something that may stand on a sheet. */
 export interface SheetItem {
@@ -26,6 +26,10 @@ export interface Maker {
   notes: readonly number[] | null;
   choices(note: number, day: number): Choices;
 }
+
+const slotOf = (family: FamilyId, zone: Zone) => `${family}/${zone}`;
+/** What a line on one note is known by. */
+export const keyOf = (family: FamilyId, zone: Zone, midi: WrittenMidi) => `${slotOf(family, zone)}/${midi}`;
 
 /** Which of a maker's notes it is this time. */
 export type PickNote = (family: FamilyId, zone: Zone, notes: readonly WrittenMidi[]) => WrittenMidi;
@@ -96,15 +100,15 @@ export function made(makers: readonly Maker[], horn: Horn, day: number, pick = b
       .map(writtenMidi);
     if (notes && there.length === 0) return [];
     const first = there.at(0);
-    const midi = first === undefined ? null : pick(id, zoneOfFirst(first), there);
+    // All notes of a maker lie in the zone of its first.
+    const midi = first === undefined ? null : pick(id, zoneOfNote(first), there);
     const choices = choose(midi ?? 0, day);
     const exercise = family.build(horn, choices);
-    const zone = first === undefined ? zoneOf(exercise) : zoneOfFirst(first);
-    const slot = `${id}/${zone}`;
+    const zone = first === undefined ? zoneOf(exercise) : zoneOfNote(first);
     return [
       {
-        key: midi === null ? slot : `${slot}/${midi}`,
-        slot,
+        key: midi === null ? slotOf(id, zone) : keyOf(id, zone, midi),
+        slot: slotOf(id, zone),
         family: id,
         choices,
         zone,
@@ -116,9 +120,6 @@ export function made(makers: readonly Maker[], horn: Horn, day: number, pick = b
     ];
   });
 }
-
-/** All notes of a maker lie in the zone of its first. */
-const zoneOfFirst = (midi: WrittenMidi): Zone => (isHighNote(midi) ? 'altissimo' : registerOf(midi));
 
 /** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
 export const sheetItems = (horn: Horn, day: number, pick?: PickNote) => made(MAKERS, horn, day, pick);

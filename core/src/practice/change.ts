@@ -1,4 +1,4 @@
-import { differenceOfMeans, type MeanDifference } from '../stats/index.ts';
+import { differenceOfMeans, mean, type MeanDifference } from '../stats/index.ts';
 import type { TrendPoint } from './trend.ts';
 
 /** What a trend did where something was changed: mean of the days after it less that of the days before, with its 90 % interval. */
@@ -29,14 +29,12 @@ export function changeAt(
   const after = points.filter((point) => point.at >= at && point.at < to).slice(0, MOST_DAYS);
   if (before.length < LEAST_DAYS || after.length < LEAST_DAYS) return null;
   const values = (side: readonly TrendPoint[]) => side.map(({ value }) => value);
-  const mean = (side: readonly TrendPoint[]) =>
-    values(side).reduce((sum, value) => sum + value, 0) / side.length;
   const difference = differenceOfMeans(values(before), values(after));
   return (
     difference && {
       ...difference,
-      before: mean(before),
-      after: mean(after),
+      before: mean(values(before)),
+      after: mean(values(after)),
       daysBefore: before.length,
       daysAfter: after.length,
     }

@@ -7,8 +7,9 @@ import {
   type SwellMeasures,
 } from '../judge/index.ts';
 import { median, wilson, type Interval } from '../stats/index.ts';
-import { FIGURES } from './figures.ts';
+import { figureOf } from './figures.ts';
 import type { PractisedNote } from './practisedNotes.ts';
+import { spansBack } from './spansBack.ts';
 import { ZONES, zoneOfNote, type Zone } from './zone.ts';
 
 /** One call over a blind take: what the player said of one end, and what was measured there. */
@@ -63,23 +64,10 @@ export interface EarScore {
 
 const SIDES: readonly CalledSide[] = ['flat', 'true', 'sharp'];
 const MONTH_MS = 28 * 24 * 3600_000;
-const HUM = FIGURES.indexOf('humCents');
 
 function shareOf(calls: readonly CallMade[]): Share {
   const right = calls.filter(({ called, measured }) => called === measured).length;
   return { right, asked: calls.length, interval: wilson(right, calls.length) };
-}
-
-/** Four weeks at a time, the last ones ending with the last of them. */
-function monthsOf<Made extends { at: number }>(all: readonly Made[]): Made[][] {
-  const sorted = all.toSorted((a, b) => a.at - b.at);
-  const last = sorted.at(-1)?.at ?? 0;
-  const months = new Map<number, Made[]>();
-  for (const each of sorted) {
-    const ago = Math.floor((last - each.at) / MONTH_MS);
-    months.set(ago, [...(months.get(ago) ?? []), each]);
-  }
-  return [...months.values()];
 }
 
 /** Nearer than this few hear a difference. */
@@ -96,9 +84,9 @@ function humsOf(hums: readonly { cents: number }[]): HumScore {
 
 /** How truly the player hears pitch: calls against what was measured (beyond 5 cents), and hums against their note. */
 export function earScore(calls: readonly CallMade[], notes: readonly PractisedNote[]): EarScore {
-  const hums = notes.flatMap(({ at, writtenMidi, figures }) => {
-    const cents = figures.at(HUM) ?? null;
-    return cents === null ? [] : [{ at, writtenMidi, cents }];
+  const hums = notes.flatMap((note) => {
+    const cents = figureOf(note, 'humCents');
+    return cents === null ? [] : [{ at: note.at, writtenMidi: note.writtenMidi, cents }];
   });
   return {
     all: shareOf(calls),
@@ -117,14 +105,14 @@ export function earScore(calls: readonly CallMade[], notes: readonly PractisedNo
       );
       return [{ side, ...shareOf(own), takenFor }];
     }),
-    months: monthsOf(calls).map((month) => ({ at: month[0].at, ...shareOf(month) })),
+    months: spansBack(calls, MONTH_MS).map((month) => ({ at: month[0].at, ...shareOf(month) })),
     hums: {
       all: humsOf(hums),
       zones: ZONES.flatMap((zone) => {
         const own = hums.filter(({ writtenMidi }) => zoneOfNote(writtenMidi) === zone);
         return own.length === 0 ? [] : [{ zone, ...humsOf(own) }];
       }),
-      months: monthsOf(hums).map((month) => ({ at: month[0].at, ...humsOf(month) })),
+      months: spansBack(hums, MONTH_MS).map((month) => ({ at: month[0].at, ...humsOf(month) })),
     },
   };
 }

@@ -52,3 +52,7 @@ export function figuresOf(item: ItemAnalysis, written: ExerciseItem): Figures {
     }
   });
 }
+
+/** One figure of a note; null where there is no answer. */
+export const figureOf = ({ figures }: { figures: Figures }, name: FigureName): number | null =>
+  figures.at(FIGURES.indexOf(name)) ?? null;

@@ -1,8 +1,7 @@
-import { median } from '../stats/index.ts';
-import { FIGURES } from './figures.ts';
 import type { PractisedNote } from './practisedNotes.ts';
 import type { Skill } from './skill.ts';
-import { isInScope, type TrendMeasure, type TrendScope } from './trend.ts';
+import { spansBack } from './spansBack.ts';
+import { isInScope, measuredIn, measuredOver, type TrendMeasure, type TrendScope } from './trend.ts';
 
 /** An aim as a measure with its target. */
 export interface Goal {
@@ -97,40 +96,30 @@ export const SKILL_OF: Partial<Record<TrendMeasure, Skill>> = {
 /** How far an aim is, week by week and now. `notes` in any order. */
 export function goalProgress(notes: readonly PractisedNote[], goal: Goal): GoalProgress {
   const { measure, target, wants } = goal;
-  const place = FIGURES.findIndex((name) => name === measure);
   const played = notes
     .filter((note) => isInScope(note, goal.scope))
     .flatMap((note) => {
-      const value =
-        measure === 'asWrittenPercent' ? (note.asWritten ? 100 : 0) : (note.figures.at(place) ?? null);
-      return value === null
-        ? []
-        : [{ at: note.at, value: EITHER_SIDE.has(measure) ? Math.abs(value) : value }];
+      const value = measuredIn(note, measure);
+      if (value === null) return [];
+      return [{ at: note.at, value: EITHER_SIDE.has(measure) ? Math.abs(value) : value }];
     })
     .toSorted((a, b) => a.at - b.at);
   const valueOf = (some: typeof played) =>
-    measure === 'asWrittenPercent'
-      ? some.reduce((sum, { value }) => sum + value, 0) / some.length
-      : (median(some.map(({ value }) => value)) ?? 0);
+    measuredOver(
+      some.map(({ value }) => value),
+      measure,
+    );
   const latest = played.slice(-LATEST);
-  const now = latest.length === 0 ? null : valueOf(latest);
+  const now = valueOf(latest);
   const short = now === null ? null : Math.max(0, wants === 'less' ? now - target : target - now);
   const days = new Set(latest.map(({ at }) => Math.floor(at / DAY_MS))).size;
   return {
-    weeks: weeksOf(played).map((week) => ({ at: week[0].at, value: valueOf(week), count: week.length })),
+    weeks: spansBack(played, WEEK_MS).flatMap((week) => {
+      const value = valueOf(week);
+      return value === null ? [] : [{ at: week[0].at, value, count: week.length }];
+    }),
     now,
     distance: short,
     isReached: short === 0 && days >= LEAST_DAYS,
   };
-}
-
-/** Seven days at a time, the last one ending with the last note. */
-function weeksOf<Played extends { at: number }>(played: readonly Played[]): Played[][] {
-  const last = played.at(-1)?.at ?? 0;
-  const weeks = new Map<number, Played[]>();
-  for (const each of played) {
-    const ago = Math.floor((last - each.at) / WEEK_MS);
-    weeks.set(ago, [...(weeks.get(ago) ?? []), each]);
-  }
-  return [...weeks.values()];
 }

@@ -2,7 +2,7 @@
 // Plans nothing, and judges nothing itself.
 export { zoneOf, zoneOfNote, ZONES, type Zone } from './zone.ts';
 export { skillOf, SKILLS, type Skill } from './skill.ts';
-export { FIGURES, NO_FIGURES, type FigureName, type Figures } from './figures.ts';
+export { figureOf, FIGURES, NO_FIGURES, type FigureName, type Figures } from './figures.ts';
 export { practisedNotes, type PractisedNote } from './practisedNotes.ts';
 export { packNotes, unpackNotes, type PackedNotes } from './packedNotes.ts';
 export { practiceOf, type Practice } from './minutes.ts';

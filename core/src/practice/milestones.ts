@@ -1,5 +1,5 @@
 import type { WrittenMidi } from '../horn/index.ts';
-import { FIGURES } from './figures.ts';
+import { figureOf } from './figures.ts';
 import type { PractisedNote } from './practisedNotes.ts';
 import { skillOf, type Skill } from './skill.ts';
 import { zoneOfNote, type Zone } from './zone.ts';
@@ -35,7 +35,6 @@ const SECURE = { last: 10, asWritten: 8, before: 8, shareBefore: 0.5 };
 const LONGER = 1.1;
 const DAYS_OF_HOLDS = 2;
 const DAY_MS = 24 * 3600_000;
-const HOLD = FIGURES.indexOf('holdSeconds');
 
 interface Tries {
   all: boolean[];
@@ -75,7 +74,7 @@ export function milestonesOf(notes: readonly PractisedNote[]): Milestone[] {
         if (secure.before >= SECURE.before && secure.asWrittenBefore <= SECURE.shareBefore * secure.before)
           found.push({ kind: 'secure', ...common, skill, ...secure });
       }
-      const seconds = note.figures.at(HOLD) ?? null;
+      const seconds = figureOf(note, 'holdSeconds');
       if (seconds !== null) {
         const held = holds.get(zone) ?? { best: 0, days: new Set() };
         holds.set(zone, held);

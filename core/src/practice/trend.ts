@@ -1,6 +1,6 @@
 import type { WrittenMidi } from '../horn/index.ts';
-import { median } from '../stats/index.ts';
-import { FIGURES, type FigureName } from './figures.ts';
+import { mean, median } from '../stats/index.ts';
+import { figureOf, FIGURES, type FigureName } from './figures.ts';
 import type { PractisedNote } from './practisedNotes.ts';
 import { zoneOfNote, type Zone } from './zone.ts';
 
@@ -30,26 +30,28 @@ export const isInScope = ({ fingeredMidi, family }: PractisedNote, scope: TrendS
   (scope.zone === null || zoneOfNote(fingeredMidi) === scope.zone) &&
   (scope.family === null || family === scope.family);
 
+/** What a note tells of a measure; null where there is no answer. Whether it was as written is 100 or 0. */
+export const measuredIn = (note: PractisedNote, measure: TrendMeasure): number | null =>
+  measure === 'asWrittenPercent' ? (note.asWritten ? 100 : 0) : figureOf(note, measure);
+
+/** What several notes come to: the median, of what was as written the share; null for none. */
+export const measuredOver = (values: readonly number[], measure: TrendMeasure): number | null =>
+  values.length > 0 && measure === 'asWrittenPercent' ? mean(values) : median(values);
+
 /** One point a day (or whatever `days` are), oldest first; days without an answer have none. */
 export function trendOf(
   days: readonly (readonly PractisedNote[])[],
   measure: TrendMeasure,
   scope: TrendScope,
 ): TrendPoint[] {
-  const place = FIGURES.findIndex((name) => name === measure);
   return days
     .flatMap((notes): TrendPoint[] => {
       const own = notes.filter((note) => isInScope(note, scope));
-      const values = own.flatMap(({ figures }) => figures.at(place) ?? []);
-      const value =
-        measure !== 'asWrittenPercent'
-          ? median(values)
-          : own.length === 0
-            ? null
-            : (100 * own.filter(({ asWritten }) => asWritten).length) / own.length;
-      if (value === null) return [];
-      const count = measure === 'asWrittenPercent' ? own.length : values.length;
-      return [{ at: Math.min(...own.map(({ at }) => at)), value, count }];
+      const values = own.flatMap((note) => measuredIn(note, measure) ?? []);
+      const value = measuredOver(values, measure);
+      return value === null
+        ? []
+        : [{ at: Math.min(...own.map(({ at }) => at)), value, count: values.length }];
     })
     .toSorted((a, b) => a.at - b.at);
 }

@@ -1,4 +1,5 @@
 import quantile from '@stdlib/stats-base-dists-t-quantile';
+import { mean, squaresAroundMean } from './mean.ts';
 import type { Interval } from './wilson.ts';
 
 /** How far two means lie apart, second less first, with its 90 % interval. */
@@ -6,13 +7,8 @@ export interface MeanDifference extends Interval {
   difference: number;
 }
 
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-
 /** Estimate of the variance (n-1). */
-function variance(values: readonly number[]): number {
-  const middle = mean(values);
-  return values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1);
-}
+const variance = (values: readonly number[]) => squaresAroundMean(values) / (values.length - 1);
 
 /**
  * Welch's interval of the difference of two means (Welch 1947, degrees of freedom after Satterthwaite 1946), 90 %, for values

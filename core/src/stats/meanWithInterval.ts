@@ -1,4 +1,5 @@
 import quantile from '@stdlib/stats-base-dists-t-quantile';
+import { mean, squaresAroundMean } from './mean.ts';
 import type { Interval } from './wilson.ts';
 
 /** A mean with its 90 % interval. */
@@ -10,8 +11,7 @@ export interface MeanInterval extends Interval {
 export function meanWithInterval(values: readonly number[]): MeanInterval | null {
   const n = values.length;
   if (n < 2) return null;
-  const mean = values.reduce((sum, value) => sum + value, 0) / n;
-  const variance = values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1);
-  const half = quantile(0.95, n - 1) * Math.sqrt(variance / n);
-  return { mean, low: mean - half, high: mean + half };
+  const middle = mean(values);
+  const half = quantile(0.95, n - 1) * Math.sqrt(squaresAroundMean(values) / (n - 1) / n);
+  return { mean: middle, low: middle - half, high: middle + half };
 }

@@ -1,7 +1,6 @@
 import quantile from '@stdlib/stats-base-dists-t-quantile';
+import { mean, squaresAroundMean } from './mean.ts';
 import type { MeanInterval } from './meanWithInterval.ts';
-
-const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** The difference of two means, second less first, where both sides scatter alike; and that scatter (standard deviation). */
 export interface PooledDifference extends MeanInterval {
@@ -15,12 +14,8 @@ export function pooledDifference(
 ): PooledDifference | null {
   const freedom = first.length + second.length - 2;
   if (first.length === 0 || second.length === 0 || freedom < 1) return null;
-  const squares = [first, second].reduce((sum, side) => {
-    const middle = meanOf(side);
-    return sum + side.reduce((all, value) => all + (value - middle) ** 2, 0);
-  }, 0);
-  const scatter = Math.sqrt(squares / freedom);
+  const scatter = Math.sqrt((squaresAroundMean(first) + squaresAroundMean(second)) / freedom);
   const half = quantile(0.95, freedom) * scatter * Math.sqrt(1 / first.length + 1 / second.length);
-  const mean = meanOf(second) - meanOf(first);
-  return { mean, low: mean - half, high: mean + half, scatter };
+  const difference = mean(second) - mean(first);
+  return { mean: difference, low: difference - half, high: difference + half, scatter };
 }

@@ -1,4 +1,4 @@
-import { FIGURES, type FigureName, type PractisedNote } from '../practice/index.ts';
+import { figureOf, type FigureName, type PractisedNote } from '../practice/index.ts';
 import { meanWithInterval, type MeanInterval } from '../stats/index.ts';
 import type { Side } from './cueTrial.ts';
 
@@ -27,9 +27,9 @@ const OF: Record<TrialMeasure, { figure: FigureName; eitherSide: boolean }> = {
 };
 
 /** The measure of a played note; null where there is no answer. */
-export function measureOf({ figures }: Pick<PractisedNote, 'figures'>, measure: TrialMeasure): number | null {
+export function measureOf(note: Pick<PractisedNote, 'figures'>, measure: TrialMeasure): number | null {
   const { figure, eitherSide } = OF[measure];
-  const value = figures.at(FIGURES.indexOf(figure)) ?? null;
+  const value = figureOf(note, figure);
   return value !== null && eitherSide ? Math.abs(value) : value;
 }
 

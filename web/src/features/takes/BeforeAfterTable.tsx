@@ -1,5 +1,6 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { FIGURES, practisedNotes, type FigureName } from '@inner-hum/core/practice';
+import { figureOf, practisedNotes, type FigureName } from '@inner-hum/core/practice';
+import { mean } from '@inner-hum/core/stats';
 import { beforeAfter } from '@inner-hum/core/trial';
 import { playedPhrases } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
@@ -15,8 +16,6 @@ const SHOWN = [
   'responseMs',
 ] as const satisfies readonly FigureName[];
 
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-
 /** The same tone before and after something: every change beside what equal takes differ by. */
 export function BeforeAfterTable({ round, takes }: { round: RoundRecord; takes: readonly TakeRecord[] }) {
   const { t } = useTranslation();
@@ -26,7 +25,7 @@ export function BeforeAfterTable({ round, takes }: { round: RoundRecord; takes: 
       .filter(({ phrase }) => phrase >= half === isAfter)
       .flatMap(({ context, analysis, startedAt }) => {
         const note = context && analysis && practisedNotes(context, analysis, startedAt).at(0);
-        return (note && note.figures[FIGURES.indexOf(name)]) ?? [];
+        return (note && figureOf(note, name)) ?? [];
       });
   const rows = SHOWN.flatMap((name) => {
     const [before, after] = [valuesOf(name, false), valuesOf(name, true)];

@@ -41,8 +41,7 @@ export function reasonText(reason: Reason, isAir: boolean, naming: NoteNaming, t
         judged: reason.judged,
         when: whenText(reason.days, t),
       });
-    case 'waited':
-    case 'zone':
+    case 'last':
       return t(reason.midi === null ? 'today.why.last' : 'today.why.lastNote', {
         ...place,
         when: whenText(reason.days, t),
