@@ -1,3 +1,5 @@
+import { escapeMarkup } from '../ribbon/index.ts';
+
 /** What stands on a report; all of it plain text, but for the drawings, which are our own. */
 export interface Report {
   language: string;
@@ -17,11 +19,10 @@ export interface ReportTake {
   sound: string | null;
 }
 
-const escaped = (text: string) => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 const paragraphs = (lines: readonly string[]) =>
   lines
     .filter(Boolean)
-    .map((line) => `<p>${escaped(line)}</p>`)
+    .map((line) => `<p>${escapeMarkup(line)}</p>`)
     .join('');
 
 const STYLE = `
@@ -38,19 +39,19 @@ footer{color:#665A67;font-size:.85rem;margin-top:2rem}
 /** One page that opens anywhere, from disk, without a network: it may load nothing at all. */
 export function reportPage({ language, title, lines, sections, takes }: Report, footer: string): string {
   return [
-    `<!doctype html><html lang="${escaped(language)}"><head><meta charset="utf-8">`,
+    `<!doctype html><html lang="${escapeMarkup(language)}"><head><meta charset="utf-8">`,
     `<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'; media-src data:">`,
-    `<meta name="viewport" content="width=device-width,initial-scale=1"><title>${escaped(title)}</title><style>${STYLE}</style></head><body>`,
-    `<h1>${escaped(title)}</h1>${paragraphs(lines)}`,
+    `<meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeMarkup(title)}</title><style>${STYLE}</style></head><body>`,
+    `<h1>${escapeMarkup(title)}</h1>${paragraphs(lines)}`,
     ...sections.map(
       (section) =>
-        `<section><h2>${escaped(section.title)}</h2>${section.drawing ?? ''}${paragraphs(section.lines)}</section>`,
+        `<section><h2>${escapeMarkup(section.title)}</h2>${section.drawing ?? ''}${paragraphs(section.lines)}</section>`,
     ),
     ...takes.map(
       (take) =>
-        `<article><h3>${escaped(take.title)}</h3>${take.ribbon ?? ''}${paragraphs(take.lines)}` +
+        `<article><h3>${escapeMarkup(take.title)}</h3>${take.ribbon ?? ''}${paragraphs(take.lines)}` +
         `${take.sound === null ? '' : `<audio controls preload="none" src="data:audio/wav;base64,${take.sound}"></audio>`}</article>`,
     ),
-    `<footer>${escaped(footer)}</footer></body></html>`,
+    `<footer>${escapeMarkup(footer)}</footer></body></html>`,
   ].join('\n');
 }

@@ -14,6 +14,7 @@ export { useRibbonPalette } from './useRibbonPalette.ts';
 export { everyFrame } from './everyFrame.ts';
 export { fitCanvas } from './fitCanvas.ts';
 export { useElementWidth } from './useElementWidth.ts';
+export { escapeMarkup } from './escapeMarkup.ts';
 export { ribbonSvg } from './ribbonSvg.ts';
 export { RibbonScore } from './RibbonScore.tsx';
 export { loudnessAt, scoreLayout } from './scoreLayout.ts';

@@ -1,4 +1,5 @@
 import { FRAME_SECONDS } from '@inner-hum/core/hearing';
+import { escapeMarkup } from './escapeMarkup.ts';
 import { inkRuns, inkY } from './paintInk.ts';
 import { INK, STRAY, type InkTrack } from './inkTrack.ts';
 import { createLayout } from './layout.ts';
@@ -17,8 +18,6 @@ interface RibbonSvgRequest {
 /** Airier than this is drawn as streaks. */
 const AIRY = 0.35;
 const EVERY_FRAMES = 2;
-
-const escaped = (text: string) => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
 /** The ribbon as a drawing that needs no program: rule, ink with its lean and streaks, spine, what was written, stray pieces. In daylight. */
 export function ribbonSvg({ ink, fromSeconds, toSeconds, width, height, label }: RibbonSvgRequest): string {
@@ -69,7 +68,7 @@ export function ribbonSvg({ ink, fromSeconds, toSeconds, width, height, label }:
   const hatch = (id: string, degrees: number) =>
     `<pattern id="${id}" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(${degrees})"><line x1="0" y1="0" x2="0" y2="5" stroke="${palette.paper}" stroke-width="0.9" stroke-opacity="0.55"/></pattern>`;
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" role="img" aria-label="${escaped(label)}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" role="img" aria-label="${escapeMarkup(label)}">`,
     `<defs>${hatch('sharp', 25)}${hatch('flat', -25)}`,
     `<pattern id="air" width="17" height="5" patternUnits="userSpaceOnUse"><line x1="0" y1="1" x2="13" y2="1" stroke="${palette.paper}" stroke-width="1.1"/><line x1="6" y1="3.5" x2="17" y2="3.5" stroke="${palette.paper}" stroke-width="1.1"/></pattern></defs>`,
     `<line x1="0" x2="${width}" y1="${layout.ruleY}" y2="${layout.ruleY}" stroke="${palette.brass}" stroke-width="0.8"/>`,

@@ -40,7 +40,7 @@ export interface Today {
   aims: AimRecord[];
   /** Checks of the horn that are due. */
   due: DueCheck[];
-  /** Whether there is anything in the player's own routine. */
+  /** Whether there is anything in the player's own routine, where that is the aim. */
   hasRoutine: boolean;
 }
 
@@ -51,7 +51,7 @@ async function readToday(day: number) {
   const settings = await readSettings();
   const sheet = await readSheetOf(day);
   const { source, hornId } = settings;
-  const from = dayOf(subDays(day, LOOKS_BACK_DAYS).getTime());
+  const from = dayOf(subDays(day, LOOKS_BACK_DAYS));
   const practice = (await listPractice(source, from, sheet.day)).filter((each) => each.hornId === hornId);
   const notes = practice.flatMap((each) => unpackNotes(each.notes));
   const horn = playersHorn(settings);
@@ -60,7 +60,8 @@ async function readToday(day: number) {
     sheet,
     notes,
     horn,
-    routine: await readRoutine(settings, horn, notes, sheet.plannedAt),
+    // Every round there is stands behind it: read where it is asked for.
+    routine: sheet.aim === 'own' ? await readRoutine(settings, horn, notes, sheet.plannedAt) : [],
     strain: await strainSince(startOfDay(sheet.plannedAt).getTime(), source, sheet.plannedAt),
     aims: (await listAims(hornId)).filter(({ doneAt }) => doneAt === null),
     due: dueChecks(await listHornChecks(hornId), settings.checkEveryDays, day),

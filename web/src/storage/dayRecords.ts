@@ -1,11 +1,12 @@
 import { cellsOfDay, observationsIn, type ObservedTake } from '@inner-hum/core/tendency';
 import { format } from 'date-fns';
 import { setupKey } from './gear.ts';
+import { groupedBy } from './groupedBy.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord, TendencyDayRecord } from './records.ts';
 
 /** The day of a moment, as the player's clock had it. */
-export const dayOf = (ms: number) => format(ms, 'yyyy-MM-dd');
+export const dayOf = (moment: number | Date) => format(moment, 'yyyy-MM-dd');
 
 export type Player = Pick<TakeRecord, 'mouthpieceId' | 'reedKind' | 'source'>;
 
@@ -28,11 +29,7 @@ export function dayRecord(player: Player, day: string, takes: readonly TakeRecor
 
 /** The days of all takes there are; of the takes of a whole database. */
 export function daysOfTakes(takes: readonly TakeRecord[]): TendencyDayRecord[] {
-  const groups = new Map<string, TakeRecord[]>();
-  for (const take of takes.filter(counts)) {
-    const id = idOf(take, dayOf(take.startedAt));
-    groups.set(id, [...(groups.get(id) ?? []), take]);
-  }
+  const groups = groupedBy(takes.filter(counts), (take) => idOf(take, dayOf(take.startedAt)));
   return [...groups.values()]
     .map((group) => dayRecord(group[0], dayOf(group[0].startedAt), group))
     .filter(({ cells }) => cells.length > 0);

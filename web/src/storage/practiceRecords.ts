@@ -1,6 +1,7 @@
 import { allNotes } from '@inner-hum/core/exercise';
 import { callsMade, packNotes, practisedNotes } from '@inner-hum/core/practice';
 import { dayOf } from './dayRecords.ts';
+import { groupedBy } from './groupedBy.ts';
 import { isListed } from './listed.ts';
 import type { PracticeDayRecord, TakeRecord } from './records.ts';
 
@@ -48,10 +49,6 @@ const isOwn = (take: TakeRecord) => isListed(take) && take.kind !== 'other';
 
 /** The days of practice that some takes make up: a day is one for each horn, source, mouthpiece and reed. */
 export function practiceOfTakes(takes: readonly TakeRecord[]): PracticeDayRecord[] {
-  const groups = new Map<string, TakeRecord[]>();
-  for (const take of takes.filter(isOwn)) {
-    const id = idOf(take, dayOf(take.startedAt));
-    groups.set(id, [...(groups.get(id) ?? []), take]);
-  }
+  const groups = groupedBy(takes.filter(isOwn), (take) => idOf(take, dayOf(take.startedAt)));
   return [...groups.values()].map((group) => practiceRecord(group[0], dayOf(group[0].startedAt), group));
 }

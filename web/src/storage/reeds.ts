@@ -1,6 +1,7 @@
 import type { HornId } from '@inner-hum/core/horn';
 import { database } from './database.ts';
-import type { PracticeDayRecord, ReedRecord, ReedRemark } from './records.ts';
+import { groupedBy } from './groupedBy.ts';
+import type { ReedRecord, ReedRemark } from './records.ts';
 import { changeSettings } from './settings.ts';
 
 export const MOST_REED_NAME = 40;
@@ -25,10 +26,7 @@ export function listReeds(hornId: HornId): Promise<ReedRecord[]> {
 export async function listPlayedReeds(hornId: HornId): Promise<PlayedReed[]> {
   const { practiceDays } = database();
   const stored = await listReeds(hornId);
-  const played = new Map<string, PracticeDayRecord[]>();
-  await practiceDays.orderBy('day').each((day) => {
-    if (day.reedId !== '') played.set(day.reedId, [...(played.get(day.reedId) ?? []), day]);
-  });
+  const played = groupedBy(await practiceDays.orderBy('day').toArray(), ({ reedId }) => reedId);
   return stored.map((reed) => {
     const days = played.get(reed.id) ?? [];
     return {

@@ -31,6 +31,21 @@ export async function takesOfRounds(roundIds: readonly string[]): Promise<TakeRe
   return takes.filter(isListed);
 }
 
+export interface RoundTakes {
+  round: RoundRecord;
+  takes: TakeRecord[];
+}
+
+/** The rounds that were played at an address, oldest first, with their takes. */
+export async function roundsAt(address: string): Promise<RoundTakes[]> {
+  const rounds = await database()
+    .rounds.orderBy('startedAt')
+    .filter((round) => round.address === address)
+    .toArray();
+  const takes = await takesOfRounds(rounds.map(({ id }) => id));
+  return rounds.map((round) => ({ round, takes: takes.filter(({ roundId }) => roundId === round.id) }));
+}
+
 /** When each address was last played as a round before a moment, in ms. */
 export async function lastRounds(before: number): Promise<ReadonlyMap<string, number>> {
   const last = new Map<string, number>();

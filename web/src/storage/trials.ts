@@ -1,6 +1,5 @@
 import { database } from './database.ts';
-import { isListed } from './listed.ts';
-import type { RoundRecord, TakeRecord, TrialRecord } from './records.ts';
+import type { TrialRecord } from './records.ts';
 
 /** Where the sittings of a trial are played. */
 export const trialAddress = (id: string) => `/stand/trial/${id}`;
@@ -26,25 +25,4 @@ export async function addTrial(trial: Omit<TrialRecord, 'id' | 'deletedAt'>): Pr
 /** Takes a trial off the list, or (null) brings it back; its takes stay. */
 export async function deleteTrial(id: string, deletedAt: number | null): Promise<void> {
   await database().trials.update(id, { deletedAt });
-}
-
-export interface RoundTakes {
-  round: RoundRecord;
-  takes: TakeRecord[];
-}
-
-/** The rounds that were played at an address, oldest first, with their takes. */
-export async function roundsAt(address: string): Promise<RoundTakes[]> {
-  const rounds = await database()
-    .rounds.orderBy('startedAt')
-    .filter((round) => round.address === address)
-    .toArray();
-  const takes = await database()
-    .takes.where('roundId')
-    .anyOf(rounds.map(({ id }) => id))
-    .sortBy('startedAt');
-  return rounds.map((round) => ({
-    round,
-    takes: takes.filter((take) => take.roundId === round.id && isListed(take)),
-  }));
 }

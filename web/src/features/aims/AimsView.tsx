@@ -1,3 +1,4 @@
+import { dayOf } from '../../storage/index.ts';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { Horn } from '@inner-hum/core/horn';
 import { format, parseISO } from 'date-fns';
@@ -71,7 +72,7 @@ export function AimsView({ aims: { settings, aims }, horn, onAdd, onFinish }: Ai
                     {t(isDone ? 'aim.takeUp' : 'aim.putItAway')}
                   </ActionButton>
                   <ReportButtons
-                    fileName={t('report.aimFile', { date: format(aim.createdAt, 'yyyy-MM-dd') })}
+                    fileName={t('report.aimFile', { date: dayOf(aim.createdAt) })}
                     make={() => Promise.resolve(aimReport(each, t))}
                     hasSound={false}
                   />

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react';
 import type { Goal, GoalProgress } from '@inner-hum/core/practice';
 import { useTranslation } from 'react-i18next';
 import { measureText } from '../../ui/index.ts';
+import { weeksLayout } from './weeksLayout.ts';
 
 const WIDTH = 260;
 const HEIGHT = 72;
@@ -10,11 +11,7 @@ const MARGIN = 8;
 /** An aim week by week: a dot each, and the rule that is to be reached. */
 export function WeeksPicture({ goal, progress: { weeks } }: { goal: Goal; progress: GoalProgress }) {
   const { t } = useTranslation();
-  const values = [...weeks.map(({ value }) => value), goal.target];
-  const [least, most] = [Math.min(...values), Math.max(...values)];
-  const y = (value: number) =>
-    HEIGHT - MARGIN - ((value - least) / Math.max(1e-9, most - least)) * (HEIGHT - 2 * MARGIN);
-  const x = (i: number) => MARGIN + (i / Math.max(1, weeks.length - 1)) * (WIDTH - 2 * MARGIN);
+  const { x, y } = weeksLayout(weeks, goal.target, { width: WIDTH, height: HEIGHT, margin: MARGIN });
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

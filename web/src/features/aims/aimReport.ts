@@ -4,9 +4,11 @@ import type { Report } from '../../listing/index.ts';
 import { measureText } from '../../ui/index.ts';
 import { distanceText } from './aimText.ts';
 import type { AimProgress } from './useAims.ts';
+import { weeksLayout } from './weeksLayout.ts';
 
 const WIDTH = 640;
 const HEIGHT = 120;
+const MARGIN = 10;
 
 /** An aim, for a teacher: what is wanted, how far it is, week by week. */
 export function aimReport(each: AimProgress, t: TFunction): Report {
@@ -38,14 +40,13 @@ export function aimReport(each: AimProgress, t: TFunction): Report {
 }
 
 function weeksSvg({ aim: { goal }, progress: { weeks } }: AimProgress): string {
-  const values = [...weeks.map(({ value }) => value), goal.target];
-  const [least, most] = [Math.min(...values), Math.max(...values)];
-  const y = (value: number) =>
-    (HEIGHT - 10 - ((value - least) / Math.max(1e-9, most - least)) * (HEIGHT - 20)).toFixed(1);
-  const x = (i: number) => (10 + (i / Math.max(1, weeks.length - 1)) * (WIDTH - 20)).toFixed(1);
-  const dots = weeks.map(({ value }, i) => `<circle cx="${x(i)}" cy="${y(value)}" r="4" fill="#2A1F2D"/>`);
+  const { x, y } = weeksLayout(weeks, goal.target, { width: WIDTH, height: HEIGHT, margin: MARGIN });
+  const rule = y(goal.target).toFixed(1);
+  const dots = weeks.map(
+    ({ value }, i) => `<circle cx="${x(i).toFixed(1)}" cy="${y(value).toFixed(1)}" r="4" fill="#2A1F2D"/>`,
+  );
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" aria-hidden="true">` +
-    `<line x1="0" x2="${WIDTH}" y1="${y(goal.target)}" y2="${y(goal.target)}" stroke="#8A5A12"/>${dots.join('')}</svg>`
+    `<line x1="0" x2="${WIDTH}" y1="${rule}" y2="${rule}" stroke="#8A5A12"/>${dots.join('')}</svg>`
   );
 }

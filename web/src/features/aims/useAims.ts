@@ -1,7 +1,8 @@
 import { goalProgress, unpackNotes, type GoalProgress } from '@inner-hum/core/practice';
-import { format, subYears } from 'date-fns';
+import { subYears } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
+  dayOf,
   listAims,
   listPractice,
   readSettings,
@@ -25,8 +26,8 @@ export function useAims(now: number): Aims | null {
     useLiveQuery(async () => {
       const settings = await readSettings();
       const { hornId, source } = settings;
-      const from = format(subYears(now, 1), 'yyyy-MM-dd');
-      const practice = await listPractice(source, from, format(now, 'yyyy-MM-dd'));
+      const from = dayOf(subYears(now, 1));
+      const practice = await listPractice(source, from, dayOf(now));
       const notes = practice
         .filter((each) => each.hornId === hornId)
         .flatMap((each) => unpackNotes(each.notes));

@@ -3,8 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_REMARK, type PlayedReed, type ReedRemark } from '../../storage/index.ts';
-import { ActionButton, Choice, TextField } from '../../ui/index.ts';
-import { reedName } from './reedName.ts';
+import { ActionButton, Choice, TextField, reedName } from '../../ui/index.ts';
 
 interface ReedRowProps {
   played: PlayedReed;

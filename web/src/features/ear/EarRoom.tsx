@@ -13,7 +13,7 @@ export function Component() {
     const { source } = await readSettings();
     const practice = await listPractice(
       source,
-      dayOf(subYears(Date.now(), LOOKS_BACK_YEARS).getTime()),
+      dayOf(subYears(Date.now(), LOOKS_BACK_YEARS)),
       dayOf(Date.now()),
     );
     return earScore(

@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
 import { loadSamples } from '../../storage/index.ts';
-import { ActionButton } from '../../ui/index.ts';
+import { ActionButton, useUnnamed } from '../../ui/index.ts';
 import type { PlayedMatch } from './matchPairs.ts';
 
 interface BlindListenProps {
@@ -15,9 +15,7 @@ interface BlindListenProps {
 export function BlindListen({ match, names }: BlindListenProps) {
   const { t } = useTranslation();
   const players = useRef<TakePlayer[]>([]);
-  const [hidden, setHidden] = useState<0 | 1 | null>(null);
-  const [told, setTold] = useState<{ right: boolean; was: 0 | 1 } | null>(null);
-  const [score, setScore] = useState({ right: 0, asked: 0 });
+  const { hidden, told, score, ask, answer } = useUnnamed<0 | 1>(0, 1);
   useEffect(() => () => players.current.forEach((player) => player.close()), []);
 
   async function load(): Promise<TakePlayer[]> {
@@ -40,24 +38,11 @@ export function BlindListen({ match, names }: BlindListenProps) {
     second.pause();
     (which === 0 ? first : second).play(0);
   }
-  function ask() {
-    const which = Math.random() < 0.5 ? 0 : 1;
-    setHidden(which);
-    setTold(null);
-    void play(which);
-  }
-  function answer(said: 0 | 1) {
-    if (hidden === null) return;
-    const right = said === hidden;
-    setTold({ right, was: hidden });
-    setScore({ right: score.right + (right ? 1 : 0), asked: score.asked + 1 });
-    setHidden(null);
-  }
   return (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderTopColor="line" pt="4">
       <Flex gap="4" wrap="wrap" alignItems="center">
         {hidden === null ? (
-          <ActionButton onClick={ask}>{t('match.blind')}</ActionButton>
+          <ActionButton onClick={() => void play(ask())}>{t('match.blind')}</ActionButton>
         ) : (
           <>
             <Box>{t('match.whichWas')}</Box>

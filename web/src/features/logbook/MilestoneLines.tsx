@@ -1,3 +1,4 @@
+import { dayOf } from '../../storage/index.ts';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Milestone } from '@inner-hum/core/practice';
@@ -31,7 +32,7 @@ export function MilestoneLines({ milestones, naming, ofOneDay = false }: Milesto
                 look="plain"
                 justifyContent="flex-start"
                 minW="field"
-                to={dayAddress(format(milestone.at, 'yyyy-MM-dd'))}
+                to={dayAddress(dayOf(milestone.at))}
               >
                 {format(milestone.at, 'd MMMM')}
               </ActionLink>

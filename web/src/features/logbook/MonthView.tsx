@@ -1,3 +1,4 @@
+import { dayOf } from '../../storage/index.ts';
 import { Box, Flex } from '@chakra-ui/react';
 import { addMonths, eachDayOfInterval, format, parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
@@ -21,9 +22,7 @@ interface MonthViewProps {
 export function MonthView({ look, month, found, now, onChange }: MonthViewProps) {
   const { t } = useTranslation();
   const { first, last, days, notes, marks, milestones, horns, span, settings } = month;
-  const dates = eachDayOfInterval({ start: parseISO(first), end: parseISO(last) }).map((date) =>
-    format(date, 'yyyy-MM-dd'),
-  );
+  const dates = eachDayOfInterval({ start: parseISO(first), end: parseISO(last) }).map((date) => dayOf(date));
   const seconds = [...days.values()].reduce((sum, { playedSeconds }) => sum + playedSeconds, 0);
   const step = (by: 1 | -1) => format(addMonths(parseISO(first), by), 'yyyy-MM');
   const isEarliest = span === null || span.first >= first;
@@ -80,7 +79,7 @@ export function MonthView({ look, month, found, now, onChange }: MonthViewProps)
               days={days}
               marks={marks}
               noted={new Set(notes.map(({ day }) => day))}
-              today={format(now, 'yyyy-MM-dd')}
+              today={dayOf(now)}
             />
           )}
           <MilestoneLines milestones={milestones} naming={settings.naming} />

@@ -1,7 +1,7 @@
 import { eachDayOfInterval, format, parseISO, subDays } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { reportTakes, type Report } from '../../listing/index.ts';
-import { listDayNotes, listPractice, takesOfDay, type TakeRecord } from '../../storage/index.ts';
+import { dayOf, listDayNotes, listPractice, takesOfDay, type TakeRecord } from '../../storage/index.ts';
 import { INK_ROWS, inkDays } from './inkDay.ts';
 import { markText } from './markText.ts';
 import { milestoneText } from './milestoneText.ts';
@@ -62,9 +62,7 @@ export async function weekReport(
   t: TFunction,
 ): Promise<Report> {
   const last = parseISO(day);
-  const dates = eachDayOfInterval({ start: subDays(last, 6), end: last }).map((date) =>
-    format(date, 'yyyy-MM-dd'),
-  );
+  const dates = eachDayOfInterval({ start: subDays(last, 6), end: last }).map((date) => dayOf(date));
   const practice = await listPractice(settings.source, dates[0], day);
   const days = inkDays(practice);
   const written = await listDayNotes(dates[0], day);

@@ -11,6 +11,7 @@ import {
   type CheckKind,
   type PracticeDayRecord,
 } from '../../storage/index.ts';
+import { reedName } from '../../ui/index.ts';
 
 /** Something that was done to horn, mouthpiece or reed on a day; `text` is the player's own. */
 export interface Mark {
@@ -39,10 +40,9 @@ export async function marksOf(hornId: HornId, practice: readonly PracticeDayReco
     listRounds('mouthpieceMove', hornId),
   ]);
   const nameOf = (kind: 'reed' | 'mouthpiece', id: string) => {
+    if (kind === 'mouthpiece') return mouthpieces.find((each) => each.id === id)?.name ?? '';
     const reed = reeds.find((each) => each.id === id);
-    return kind === 'reed'
-      ? [reed?.kind, reed?.name].filter(Boolean).join(', ')
-      : (mouthpieces.find((each) => each.id === id)?.name ?? '');
+    return reed ? reedName(reed) : '';
   };
   const own = practice.filter((each) => each.hornId === hornId);
   return [

@@ -1,7 +1,8 @@
-import { milestonesOf, unpackNotes, type Milestone, type PractisedNote } from '@inner-hum/core/practice';
-import { format, parseISO, startOfDay, subYears } from 'date-fns';
+import { unpackNotes, type Milestone, type PractisedNote } from '@inner-hum/core/practice';
+import { parseISO, startOfDay, subYears } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
+  dayOf,
   listAllMouthpieces,
   listPractice,
   listReeds,
@@ -14,7 +15,9 @@ import {
   type SettingsRecord,
   type TakeRecord,
 } from '../../storage/index.ts';
+import { reedName } from '../../ui/index.ts';
 import { inkDays, type InkDay } from './inkDay.ts';
+import { hornsIn, reachedSince } from './reached.ts';
 import { marksOf, type Mark } from './marks.ts';
 
 /** What was played on, on a day. */
@@ -46,10 +49,10 @@ export function useDay(day: string): LoggedDay | null {
     useLiveQuery(async (): Promise<LoggedDay> => {
       const settings = await readSettings();
       const { source } = settings;
-      const yearBefore = format(subYears(parseISO(day), 1), 'yyyy-MM-dd');
+      const yearBefore = dayOf(subYears(parseISO(day), 1));
       const all = await listPractice(source, yearBefore, day);
       const own = all.filter((each) => each.day === day);
-      const horns = [...new Set(own.map(({ hornId }) => hornId))];
+      const horns = hornsIn(own);
       const mouthpieces = await listAllMouthpieces();
       const reeds = (await Promise.all(horns.map((hornId) => listReeds(hornId)))).flat();
       const marks = (await Promise.all(horns.map((hornId) => marksOf(hornId, all)))).flat();
@@ -68,14 +71,13 @@ export function useDay(day: string): LoggedDay | null {
             hornId,
             playedSeconds,
             mouthpiece: mouthpieces.find((each) => each.id === mouthpieceId)?.name ?? '',
-            reed: reed ? [reed.kind, reed.name].filter(Boolean).join(', ') : reedKind,
+            reed: reed ? reedName(reed) : reedKind,
           };
         }),
         marks: marks.filter((mark) => mark.day === day),
-        milestones: horns.flatMap((hornId) =>
-          milestonesOf(
-            all.filter((each) => each.hornId === hornId).flatMap(({ notes }) => unpackNotes(notes)),
-          ).filter(({ at }) => at >= from),
+        milestones: reachedSince(
+          all.filter(({ hornId }) => horns.includes(hornId)),
+          from,
         ),
         before: await playedDayBeside(day, 'before'),
         after: await playedDayBeside(day, 'after'),

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { dayOf, listDayNotes, listPractice, readSettings } from '../../storage/index.ts';
+import { holdsWords } from '../../ui/index.ts';
 
 /** A day on which every searched word was written, on it or on its takes. */
 export interface FoundDay {
@@ -10,15 +11,11 @@ export interface FoundDay {
 const FIRST = '0000';
 const MOST_DAYS = 100;
 
-/** Letters as they are searched: without case and accents. */
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLocaleLowerCase();
-
 /** Days found by words, newest first; empty without words, null while they are looked for. */
 export function useFoundDays(words: string): FoundDay[] | null {
   return (
     useLiveQuery(async () => {
-      const wanted = plain(words).split(/\s+/).filter(Boolean);
-      if (wanted.length === 0) return [];
+      if (words.trim() === '') return [];
       const { source } = await readSettings();
       const today = dayOf(Date.now());
       const texts = new Map<string, string[]>();
@@ -29,7 +26,7 @@ export function useFoundDays(words: string): FoundDay[] | null {
       for (const { day, words: written } of await listPractice(source, FIRST, today)) add(day, written);
       return [...texts]
         .map(([day, all]) => ({ day, text: all.join(' · ') }))
-        .filter(({ text }) => wanted.every((word) => plain(text).includes(word)))
+        .filter(({ text }) => holdsWords(text, words.trim()))
         .toSorted((a, b) => b.day.localeCompare(a.day))
         .slice(0, MOST_DAYS);
     }, [words]) ?? null

@@ -1,7 +1,8 @@
-import { milestonesOf, unpackNotes, type Milestone } from '@inner-hum/core/practice';
-import { endOfMonth, format, parseISO, startOfDay, subYears } from 'date-fns';
+import type { Milestone } from '@inner-hum/core/practice';
+import { endOfMonth, parseISO, startOfDay, subYears } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
+  dayOf,
   listDayNotes,
   listPractice,
   practisedSpan,
@@ -10,6 +11,7 @@ import {
   type SettingsRecord,
 } from '../../storage/index.ts';
 import { inkDays, type InkDay } from './inkDay.ts';
+import { hornsIn, reachedSince } from './reached.ts';
 import { marksOf, type Mark } from './marks.ts';
 import type { MonthLook } from './logbookAddress.ts';
 
@@ -34,20 +36,15 @@ export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Mo
     useLiveQuery(async (): Promise<Month> => {
       const settings = await readSettings();
       const first = `${month}-01`;
-      const last = format(endOfMonth(parseISO(first)), 'yyyy-MM-dd');
-      const yearBefore = format(subYears(parseISO(first), 1), 'yyyy-MM-dd');
+      const last = dayOf(endOfMonth(parseISO(first)));
+      const yearBefore = dayOf(subYears(parseISO(first), 1));
       const all = await listPractice(settings.source, yearBefore, last);
-      const horns = [...new Set(all.map(({ hornId }) => hornId))];
+      const horns = hornsIn(all);
       const wanted = all.filter(({ hornId }) => horn === '' || hornId === horn);
       const marks = await Promise.all(
         horns.filter((id) => horn === '' || id === horn).map((id) => marksOf(id, all)),
       );
       const from = startOfDay(parseISO(first)).getTime();
-      const milestones = horns.flatMap((id) =>
-        milestonesOf(
-          wanted.filter(({ hornId }) => hornId === id).flatMap(({ notes }) => unpackNotes(notes)),
-        ).filter(({ at }) => at >= from),
-      );
       return {
         settings,
         first,
@@ -55,7 +52,7 @@ export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Mo
         days: inkDays(wanted.filter(({ day }) => day >= first)),
         notes: (await listDayNotes(first, last)).filter(({ text }) => text !== ''),
         marks: marks.flat().filter(({ day }) => day >= first && day <= last),
-        milestones: milestones.toSorted((a, b) => b.at - a.at),
+        milestones: reachedSince(wanted, from).toSorted((a, b) => b.at - a.at),
         horns,
         span: await practisedSpan(),
       };

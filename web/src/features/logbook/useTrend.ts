@@ -1,9 +1,9 @@
 import { changeAt, trendOf, unpackNotes, type Change, type TrendPoint } from '@inner-hum/core/practice';
-import { format, startOfDay, subWeeks, subYears } from 'date-fns';
+import { startOfDay, subWeeks, subYears } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import type { HornId } from '@inner-hum/core/horn';
-import { listPractice, readSettings, type SettingsRecord } from '../../storage/index.ts';
+import { dayOf, listPractice, readSettings, type SettingsRecord } from '../../storage/index.ts';
 import { isChange, marksOf, type Mark } from './marks.ts';
 import type { Span, TrendLook } from './logbookAddress.ts';
 
@@ -28,7 +28,7 @@ export interface Trend {
 function firstDay(span: Span, now: number): string {
   if (span === 'all') return '';
   const from = span === 'year' ? subYears(now, 1) : subWeeks(now, span === 'weeks' ? 4 : 13);
-  return format(from, 'yyyy-MM-dd');
+  return dayOf(from);
 }
 
 /** What a figure did over time on one horn; null while it is read. `now`: when the room was entered, in ms. */
@@ -37,7 +37,7 @@ export function useTrend(look: TrendLook, now: number): Trend | null {
   const read = useLiveQuery(async () => {
     const settings = await readSettings();
     const hornId = horn === '' ? settings.hornId : horn;
-    const all = await listPractice(settings.source, firstDay(span, now), format(now, 'yyyy-MM-dd'));
+    const all = await listPractice(settings.source, firstDay(span, now), dayOf(now));
     const own = all.filter((each) => each.hornId === hornId);
     const marks = (await marksOf(hornId, own)).filter(isChange);
     const from = own.length === 0 ? now : startOfDay(`${own[0].day}T00:00:00`).getTime();

@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { gearOf, judgedOn, setupKey } from '../../storage/index.ts';
+import { dayOf, gearOf, judgedOn, setupKey } from '../../storage/index.ts';
 import { ActionButton, ActionLink, centsText, NoteGlyph, noteText } from '../../ui/index.ts';
 import { rowText } from './mapText.ts';
 import type { PlayedPoint } from './NoteCharts.tsx';
@@ -37,7 +37,7 @@ export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelP
   const from = days.at(0)?.day ?? '';
   const played = (takes ?? []).flatMap((take) => {
     if (!take.context || !take.analysis || setupKey(take) !== setupKey(gearOf(settings))) return [];
-    if (format(take.startedAt, 'yyyy-MM-dd') < from) return [];
+    if (dayOf(take.startedAt) < from) return [];
     const points = observationsIn(take.context, take.analysis)
       .filter(({ writtenMidi }) => writtenMidi === note)
       .flatMap((each) => each.points);

@@ -10,11 +10,12 @@ import {
   type NoteSums,
   type TendencyMap,
 } from '@inner-hum/core/tendency';
-import { format, subMonths, subWeeks } from 'date-fns';
+import { subMonths, subWeeks } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { playersHorn } from '../../session/index.ts';
 import {
+  dayOf,
   gearOf,
   listMouthpieces,
   listRounds,
@@ -66,13 +67,11 @@ export interface HornMap {
 /** A map of fewer days is a new one. */
 const NEW_DAYS = 3;
 
-const dayText = (date: Date) => format(date, 'yyyy-MM-dd');
-
 function firstDay(range: MapRange, moves: readonly Move[], now: Date): string {
   const moved = moves.at(-1);
-  if (range === 'weeks') return dayText(subWeeks(now, 6));
-  if (range === 'year') return dayText(subMonths(now, 12));
-  return range === 'move' && moved ? dayText(new Date(moved.at)) : '';
+  if (range === 'weeks') return dayOf(subWeeks(now, 6));
+  if (range === 'year') return dayOf(subMonths(now, 12));
+  return range === 'move' && moved ? dayOf(new Date(moved.at)) : '';
 }
 
 /** The highest note that any day holds; 0 for none. */

@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
-import { ActionButton, ActionLink, exerciseName, RoomHeading } from '../../ui/index.ts';
+import { ActionButton, ActionLink, exerciseName, RoomHeading, UndoBar } from '../../ui/index.ts';
 import { ImportTold } from './ImportTold.tsx';
 import type { ImportAnswer } from './importExercises.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
@@ -81,12 +81,7 @@ export function ShelfView(props: ShelfViewProps) {
         }
       />
       {deletedName !== null && (
-        <Flex role="status" alignItems="center" gap="4" mb="4" bg="cane" px="4" py="1">
-          {t('shelf.deleted', { name: deletedName })}
-          <ActionButton look="plain" onClick={props.onUndo}>
-            {t('takes.undo')}
-          </ActionButton>
-        </Flex>
+        <UndoBar text={t('shelf.deleted', { name: deletedName })} onUndo={props.onUndo} />
       )}
       {answer && <ImportTold answer={answer} />}
       <ShelfFilterBar filter={filter} onChange={props.onFilter} />

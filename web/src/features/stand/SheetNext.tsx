@@ -10,7 +10,7 @@ import {
   useToday,
   type BadLine,
 } from '../../session/index.ts';
-import { ActionButton, ActionLink, familyName } from '../../ui/index.ts';
+import { ActionButton, ActionLink, familyName, useCountdown } from '../../ui/index.ts';
 
 const REST_SECONDS = 12;
 
@@ -26,8 +26,8 @@ export function SheetNext({ line, isOver }: SheetNextProps) {
   const navigate = useNavigate();
   const [opened] = useState(() => Date.now());
   const today = useToday(opened);
-  const [left, setLeft] = useState<number | null>(null);
   const [waits, setWaits] = useState(false);
+  const left = useCountdown(REST_SECONDS, isOver && !waits);
   const [badly, setBadly] = useState<BadLine | null>(null);
   const next = today && lineAfter(today, line);
   const to = today && (next && isPlayable(next) ? lineAddress(next, today.horn) : '/today');
@@ -37,12 +37,6 @@ export function SheetNext({ line, isOver }: SheetNextProps) {
     // Once, when it is over.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [isOver, today === null]);
-  useEffect(() => {
-    if (!isOver || waits) return;
-    const until = Date.now() + 1000 * REST_SECONDS;
-    const timer = setInterval(() => setLeft(Math.max(0, Math.ceil((until - Date.now()) / 1000))), 250);
-    return () => clearInterval(timer);
-  }, [isOver, waits]);
   useEffect(() => {
     if (left === 0 && to && !waits) void navigate(to);
   }, [left, to, waits, navigate]);

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton } from '../../ui/index.ts';
+import { ActionButton, useCountdown } from '../../ui/index.ts';
 
 /** Time to take up the horn and to see what comes. */
 const READY_SECONDS = 8;
@@ -9,14 +9,8 @@ const READY_SECONDS = 8;
 /** Before a line of the sheet that a button would begin: it begins by itself, unless the player wants to wait. */
 export function SheetStart({ onBegin }: { onBegin(): void }) {
   const { t } = useTranslation();
-  const [left, setLeft] = useState(READY_SECONDS);
   const [waits, setWaits] = useState(false);
-  useEffect(() => {
-    if (waits) return;
-    const until = Date.now() + 1000 * READY_SECONDS;
-    const timer = setInterval(() => setLeft(Math.max(0, Math.ceil((until - Date.now()) / 1000))), 250);
-    return () => clearInterval(timer);
-  }, [waits]);
+  const left = useCountdown(READY_SECONDS, !waits);
   useEffect(() => {
     if (left === 0 && !waits) onBegin();
     // Once, when the time is over.
@@ -26,7 +20,7 @@ export function SheetStart({ onBegin }: { onBegin(): void }) {
   return (
     <Flex gap="5" alignItems="center" wrap="wrap" mb="2" data-testid="sheet-start">
       <Box fontFamily="heading" fontSize="large">
-        {t('today.beginsIn', { seconds: left })}
+        {t('today.beginsIn', { seconds: left ?? READY_SECONDS })}
       </Box>
       <ActionButton look="plain" onClick={() => setWaits(true)}>
         {t('today.wait')}

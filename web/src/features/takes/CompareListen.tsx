@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
 import { loadSamples, type TakeRecord } from '../../storage/index.ts';
-import { ActionButton, Key, useFreeKeys } from '../../ui/index.ts';
+import { ActionButton, Key, useFreeKeys, useUnnamed } from '../../ui/index.ts';
 import type { TakeDrawing } from '../../listing/index.ts';
 
 interface Heard {
@@ -34,9 +34,7 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
   const { t } = useTranslation();
   const players = useRef<Partial<Record<Which, TakePlayer>>>({});
   const [sounding, setSounding] = useState<Which | null>(null);
-  const [hidden, setHidden] = useState<Which | null>(null);
-  const [told, setTold] = useState<{ right: boolean; was: Which } | null>(null);
-  const [score, setScore] = useState({ right: 0, asked: 0 });
+  const { hidden, told, score, ask, answer } = useUnnamed<Which>('here', 'there');
   const heard = { here, there };
   useEffect(() => () => Object.values(players.current).forEach((player) => player.close()), []);
   useEffect(() => {
@@ -87,20 +85,6 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
     void play(other(sounding), placed(at, sounding, other(sounding)));
   }
   useFreeKeys('x', changeOver);
-  function ask() {
-    const which: Which = Math.random() < 0.5 ? 'here' : 'there';
-    setHidden(which);
-    setTold(null);
-    begin(which);
-  }
-  function answer(said: Which) {
-    if (hidden === null) return;
-    const right = said === hidden;
-    setTold({ right, was: hidden });
-    setScore({ right: score.right + (right ? 1 : 0), asked: score.asked + 1 });
-    setHidden(null);
-    stop();
-  }
   const names: Record<Which, string> = { here: t('compare.here'), there: t('compare.other') };
   return (
     <Box mt="4" data-testid="compare-listen">
@@ -122,14 +106,21 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
           {t('compare.stop')}
         </ActionButton>
         {hidden === null ? (
-          <ActionButton look="plain" onClick={ask}>
+          <ActionButton look="plain" onClick={() => begin(ask())}>
             {t('compare.unnamed')}
           </ActionButton>
         ) : (
           <>
             <Box>{t('match.whichWas')}</Box>
             {(['here', 'there'] as const).map((which) => (
-              <ActionButton key={which} look="plain" onClick={() => answer(which)}>
+              <ActionButton
+                key={which}
+                look="plain"
+                onClick={() => {
+                  answer(which);
+                  stop();
+                }}
+              >
                 {names[which]}
               </ActionButton>
             ))}

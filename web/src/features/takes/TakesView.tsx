@@ -1,8 +1,8 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Heading } from '@chakra-ui/react';
 import { format, isSameDay } from 'date-fns';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, RoomHeading } from '../../ui/index.ts';
+import { ActionButton, ActionLink, RoomHeading, UndoBar } from '../../ui/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 import { BringIn } from './BringIn.tsx';
 import { isFiltered, matches, type TakeFilter } from './takeFilter.ts';
@@ -42,14 +42,7 @@ export function TakesView(props: TakesViewProps) {
           {t('trouble.storageRefused')}
         </Box>
       )}
-      {deletedId && (
-        <Flex role="status" alignItems="center" gap="4" mb="4" bg="cane" px="4" py="1">
-          {t('takes.deleted')}
-          <ActionButton look="plain" onClick={() => onUndo(deletedId)}>
-            {t('takes.undo')}
-          </ActionButton>
-        </Flex>
-      )}
+      {deletedId && <UndoBar text={t('takes.deleted')} onUndo={() => onUndo(deletedId)} />}
       {takes.length === 0 && (
         <Box maxW="prose">
           <Box mb="5">{t('takes.empty')}</Box>

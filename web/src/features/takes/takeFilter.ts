@@ -1,6 +1,6 @@
 import { notesOf, scoreOf } from '@inner-hum/core/exercise';
-import { format } from 'date-fns';
-import type { TakeRecord } from '../../storage/index.ts';
+import { dayOf, type TakeRecord } from '../../storage/index.ts';
+import { holdsWords } from '../../ui/index.ts';
 
 /** Which takes are listed; empty strings let everything through. It lives in the address. */
 export interface TakeFilter {
@@ -32,21 +32,12 @@ export const isFiltered = (filter: TakeFilter) => NAMES.some((name) => filter[na
 
 export const noteOf = ({ context }: TakeRecord) =>
   String(context ? (notesOf(scoreOf(context.exercise)).at(0)?.item.writtenMidi ?? 'free') : 'free');
-export const dayOf = ({ startedAt }: TakeRecord) => format(startedAt, 'yyyy-MM-dd');
-
-/** Letters as they are searched: without case and accents. */
-function plain(text: string): string {
-  return text.normalize('NFD').replace(/\p{M}/gu, '').toLocaleLowerCase();
-}
 
 export function matches(take: TakeRecord, { note, horn, day, words }: TakeFilter): boolean {
-  const said = plain(take.playerNote);
   return (
     (note === '' || noteOf(take) === note) &&
     (horn === '' || take.hornId === horn) &&
-    (day === '' || dayOf(take) === day) &&
-    plain(words)
-      .split(/\s+/)
-      .every((word) => said.includes(word))
+    (day === '' || dayOf(take.startedAt) === day) &&
+    holdsWords(take.playerNote, words)
   );
 }

@@ -3,7 +3,7 @@ import type { Horn } from '@inner-hum/core/horn';
 import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { trialAddress, type TrialRecord } from '../../storage/index.ts';
-import { ActionButton, ActionLink, LogbookLinks, noteText, RoomHeading } from '../../ui/index.ts';
+import { ActionButton, ActionLink, LogbookLinks, noteText, RoomHeading, UndoBar } from '../../ui/index.ts';
 import { NewTrial } from './NewTrial.tsx';
 import { PairPicture } from './PairPicture.tsx';
 import { resultText } from './trialText.ts';
@@ -27,14 +27,7 @@ export function TrialsView({ trials: { settings, trials }, horn, ...props }: Tri
         {t('trial.how')}
       </Box>
       <NewTrial horn={horn} settings={settings} onFix={props.onFix} />
-      {props.deletedId && (
-        <Flex role="status" alignItems="center" gap="4" mb="4" bg="cane" px="4" py="1">
-          {t('trial.deleted')}
-          <ActionButton look="plain" onClick={props.onUndo}>
-            {t('takes.undo')}
-          </ActionButton>
-        </Flex>
-      )}
+      {props.deletedId && <UndoBar text={t('trial.deleted')} onUndo={props.onUndo} />}
       <Box as="ul" data-testid="trials">
         {trials.map((played) => {
           const { trial, result, sittings } = played;
