@@ -19,6 +19,7 @@ const coreFolders = [
   'tendency',
   'standin',
   'formats',
+  'scores',
 ];
 const coreMay = {
   signal: [],
@@ -34,6 +35,7 @@ const coreMay = {
   tendency: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],
+  scores: ['exercise', 'horn', 'signal'],
   formats: ['plan', 'practice', 'trial', 'judge', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
 };
 const webFolders = [
@@ -45,6 +47,7 @@ const webFolders = [
   'ribbon',
   'ui',
   'storage',
+  'archive',
   'audio',
   'workers',
 ];
@@ -52,10 +55,11 @@ const webMay = {
   ui: [],
   ribbon: [],
   engraving: ['ribbon', 'ui'],
-  listing: ['ribbon', 'ui', 'storage'],
+  listing: ['ribbon', 'ui', 'storage', 'workers'],
   audio: [],
   storage: [],
-  workers: ['storage'],
+  archive: ['storage'],
+  workers: ['archive', 'storage'],
   session: ['ui', 'storage', 'audio', 'workers'],
   features: ['session', 'engraving', 'listing', 'ribbon', 'ui', 'storage', 'audio', 'workers'],
   app: webFolders,

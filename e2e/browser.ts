@@ -70,3 +70,10 @@ export async function figure(page: Page, name: string): Promise<number> {
 
 /** A trouble that is told on the page. */
 export const trouble = (page: Page, code: string) => page.locator(`[data-trouble="${code}"]`);
+
+/** Lets the stand-in begin the take that the page is ready for. */
+export async function playSwell(page: Page): Promise<void> {
+  await inPhase(page, 'armed').waitFor();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'playing').waitFor();
+}

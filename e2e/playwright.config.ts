@@ -26,6 +26,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // What keeps the app for playing without a network fetches it whole: only the journey that needs it allows that.
+    serviceWorkers: 'block',
   },
   webServer: [serve(PORT), serve(DEMO_PORT, '--demo')],
 });

@@ -1,16 +1,10 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium as chromiumType, type Page } from '@playwright/test';
-import { chromium, expect, firstVisit, inPhase, test, trouble } from '../browser.ts';
+import { chromium as chromiumType } from '@playwright/test';
+import { chromium, expect, firstVisit, inPhase, playSwell, test, trouble } from '../browser.ts';
 
 test.use({ launchOptions: chromium() });
-
-async function playSwell(page: Page): Promise<void> {
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
-  await inPhase(page, 'playing').waitFor();
-}
 
 test('two tabs may play at once: each keeps its take, and neither takes over the other’s', async ({
   page,

@@ -94,7 +94,15 @@ for (const colorScheme of ['light', 'dark'] as const)
       '/shelf/sheet?of=quietDescent',
       '/takes?words=nowhere',
     ];
-    for (const room of [...rooms, '/takes', '/reading', '/stand', '/case', '/case/calibrate']) {
+    for (const room of [
+      ...rooms,
+      '/takes',
+      '/reading',
+      '/stand',
+      '/case',
+      '/case/calibrate',
+      '/case/keeping',
+    ]) {
       await page.goto(room);
       await page.getByRole('main').waitFor();
       await clean();

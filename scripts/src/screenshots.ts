@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { CHROMIUM, startServer } from './ownServer.ts';
 
-// One current picture of each main view, from the demo data, into docs/screenshots.
+// One current picture of each main view, from the demo data, into docs/screenshots; with names only those pictures.
+const names = process.argv.slice(2);
+const isWanted = (name: string) => names.length === 0 || names.includes(name);
 const folder = join(import.meta.dirname, '../../docs/screenshots');
 const PORT = 4185;
 
@@ -41,6 +43,7 @@ async function inLook(
 }
 
 async function shoot(page: Page, name: string) {
+  if (!isWanted(name)) return;
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(name);
 }
@@ -85,11 +88,13 @@ try {
     await page.waitForTimeout(7000);
     await shoot(page, 'free-desk');
     // A swell with a fault shows more of the ribbon than a good one.
-    await page.goto('/case');
-    await page.getByRole('button', { name: 'with a stair' }).click();
-    await page.waitForTimeout(300);
-    await playSwell(page, 'note=67');
-    await shoot(page, 'stand-watching');
+    if (isWanted('stand-watching')) {
+      await page.goto('/case');
+      await page.getByRole('button', { name: 'with a stair' }).click();
+      await page.waitForTimeout(300);
+      await playSwell(page, 'note=67');
+      await shoot(page, 'stand-watching');
+    }
     await page.goto('/case');
     await page.waitForTimeout(500);
     await shoot(page, 'case');
@@ -143,6 +148,7 @@ try {
     await page.waitForTimeout(500);
     await shoot(page, 'compare');
     await shootReport(page);
+    if (!isWanted('today-account')) return;
     // Two lines of the own routine, hands-free, and how it was.
     await page.goto('/today');
     await page.getByLabel('What for').selectOption('my own routine');
@@ -155,6 +161,7 @@ try {
     await shoot(page, 'today-account');
   });
   await inLook(browser, STAGE, async (page) => {
+    if (!isWanted('stand-blind')) return;
     await page.goto('/stand/swell?note=58');
     await page.locator('[data-phase="armed"]').waitFor();
     await page.keyboard.press('2');
@@ -163,6 +170,7 @@ try {
     await shoot(page, 'stand-blind');
   });
   await inLook(browser, PHONE, async (page) => {
+    if (!isWanted('phone-stand')) return;
     await playSwell(page, 'note=70');
     await shoot(page, 'phone-stand');
   });

@@ -19,7 +19,13 @@ beforeAll(async () => {
     join(distDir, 'index.html'),
     '<meta content="__MODE__"><style nonce="__CSP_NONCE__"></style>',
   );
-  server = createApp({ distDir, port: 4170, demo: true }).listen(0, '127.0.0.1');
+  writeFileSync(join(distDir, '..', 'inner-hum-secret.txt'), 'secret');
+  server = createApp({
+    distDir,
+    origins: ['http://127.0.0.1:4170'],
+    demo: true,
+    authority: null,
+  }).listen(0, '127.0.0.1');
   await once(server, 'listening');
   port = (server.address() as AddressInfo).port;
 });
@@ -59,6 +65,38 @@ it('serves the app at every address with a fresh nonce and a strict policy', asy
 it('keeps the origin: other names of this machine are sent to 127.0.0.1', async () => {
   const { status, headers } = await get('/takes?x=1', 'localhost:4170');
   expect([status, headers.location]).toEqual([308, 'http://127.0.0.1:4170/takes?x=1']);
+});
+
+it('gives nothing from outside its folder, however the way there is written', async () => {
+  for (const path of [
+    '/../inner-hum-secret.txt',
+    '/assets/../../inner-hum-secret.txt',
+    '/%2e%2e/inner-hum-secret.txt',
+    '/assets/%2e%2e%2f%2e%2e%2finner-hum-secret.txt',
+    '/..%5cinner-hum-secret.txt',
+    '//etc/passwd.txt',
+    '/%00.txt',
+    '/.env',
+  ]) {
+    const { body, status, headers } = await get(path);
+    expect(body, path).not.toContain('secret');
+    expect(body, path).not.toContain('root:');
+    expect([200, 308, 400, 403, 404], path).toContain(status);
+    expect(headers['content-security-policy'], path).toContain("default-src 'none'");
+  }
+});
+
+it('may use the microphone and keep the light on, nothing else', async () => {
+  const permissions = String((await get('/')).headers['permissions-policy']).split(', ');
+  expect(permissions.filter((each) => !each.endsWith('=()'))).toEqual([
+    'microphone=(self)',
+    'screen-wake-lock=(self)',
+  ]);
+});
+
+it('sends nobody away from its own origin', async () => {
+  const { headers } = await get('//evil.example/x', 'localhost');
+  expect(headers.location).toBe('http://127.0.0.1:4170/evil.example/x');
 });
 
 it('serves hashed assets for ever, and says 404 for files that are not there', async () => {

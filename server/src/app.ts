@@ -2,12 +2,16 @@ import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express, type Response } from 'express';
+import { CERTIFICATE_PATH } from './lanWords.ts';
 
 export interface ServerConfig {
   /** Folder of the built app. */
   distDir: string;
-  port: number;
+  /** Where it may be reached; the first is where every other name is sent. */
+  origins: readonly string[];
   demo: boolean;
+  /** The authority that phones are offered; null where the app is not served to the house. */
+  authority: string | null;
 }
 
 /** Nothing foreign, no inline script; styles only with this response's nonce. */
@@ -28,10 +32,33 @@ function policy(nonce: string): string {
   ].join('; ');
 }
 
+/** Powers that browsers would give a page: the microphone, and the light that stays on. Nothing else. */
+const PERMISSIONS = [
+  'microphone=(self)',
+  'screen-wake-lock=(self)',
+  ...[
+    'accelerometer',
+    'camera',
+    'display-capture',
+    'fullscreen',
+    'geolocation',
+    'gyroscope',
+    'hid',
+    'magnetometer',
+    'midi',
+    'payment',
+    'picture-in-picture',
+    'publickey-credentials-get',
+    'serial',
+    'usb',
+    'xr-spatial-tracking',
+  ].map((name) => `${name}=()`),
+].join(', ');
+
 function setStrictHeaders(response: Response, nonce: string): void {
   response.set({
     'Content-Security-Policy': policy(nonce),
-    'Permissions-Policy': 'microphone=(self), screen-wake-lock=(self), camera=(), geolocation=()',
+    'Permissions-Policy': PERMISSIONS,
     'Referrer-Policy': 'no-referrer',
     'X-Content-Type-Options': 'nosniff',
     'Cross-Origin-Opener-Policy': 'same-origin',
@@ -40,24 +67,30 @@ function setStrictHeaders(response: Response, nonce: string): void {
 }
 
 /**
- * Serves the built app and nothing else. The browser's data belong to one origin, so every other name of this
- * machine is sent to 127.0.0.1.
+ * Serves the built app and nothing else. The browser's data belong to one origin, so every other name of this machine is sent to
+ * the first one.
  */
-export function createApp({ distDir, port, demo }: ServerConfig): Express {
+export function createApp({ distDir, origins, demo, authority }: ServerConfig): Express {
   const page = readFileSync(join(distDir, 'index.html'), 'utf8').replace('__MODE__', demo ? 'demo' : 'own');
+  const hosts = origins.map((origin) => new URL(origin).hostname);
   const app = express();
   app.disable('x-powered-by');
   app.use((request, response, next) => {
-    if (request.hostname !== '127.0.0.1') {
-      response.redirect(308, `http://127.0.0.1:${port}${request.originalUrl}`);
+    if (!hosts.includes(request.hostname)) {
+      response.redirect(308, new URL(request.originalUrl.replace(/^\/+/, '/'), origins[0]).href);
       return;
     }
     setStrictHeaders(response, '');
     next();
   });
+  if (authority !== null)
+    app.get(CERTIFICATE_PATH, (_request, response) => {
+      response.type('application/x-x509-ca-cert').send(authority);
+    });
   app.use(
     express.static(distDir, {
       index: false,
+      dotfiles: 'ignore',
       setHeaders(response, path) {
         const hashed = path.includes(`${join(distDir, 'assets')}`);
         response.set('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');

@@ -4,10 +4,11 @@ import '@fontsource/young-serif/400.css';
 import i18next from 'i18next';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
+import { keepAppOffline } from './app/appUpdate.ts';
 import { startI18n } from './app/i18n.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
-import { createSessionController, troubleCame } from './session/index.ts';
+import { createKeeper, createSessionController, outdated, troubleCame } from './session/index.ts';
 import {
   openStorage,
   purgeDeleted,
@@ -16,10 +17,19 @@ import {
   storeTake,
   unfinishedTakes,
 } from './storage/index.ts';
-import { startSessionWorker } from './workers/index.ts';
+import { openStoreroom, startSessionWorker } from './workers/index.ts';
 
-const storageKind = await openStorage(databaseName);
+await startI18n();
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root.');
+const storageKind = await openStorage(databaseName, () => store.dispatch(outdated())).catch(() => {
+  // Whatever the reason, a blank page would look as if everything were gone. There is nothing to go on with.
+  root.textContent = i18next.t('app.notOpened');
+  return new Promise<never>(() => undefined);
+});
 if (storageKind === 'memory') store.dispatch(troubleCame('storageRefused'));
+openStoreroom(storageKind === 'memory' ? null : databaseName);
+const keeper = createKeeper({ dispatch: store.dispatch, phase: () => store.getState().session.phase });
 const client = startSessionWorker(databaseName);
 
 /** Finishes takes whose page or worker went away while they were played. */
@@ -34,11 +44,9 @@ async function tidyUp() {
   await purgeDeleted(Date.now());
   await purgeOwnExercises(Date.now());
   await navigator.storage?.persist?.();
+  keeper.wake();
 }
 
-const root = document.getElementById('root');
-if (!root) throw new Error('The page has no root.');
-await startI18n();
 // Canvas text needs its faces before the first drawing; the page itself would wait for nothing.
 void document.fonts.load('italic 700 30px "Literata Variable"');
 root.textContent = isDemo ? i18next.t('app.preparingDemo') : '';
@@ -56,5 +64,13 @@ const session = createSessionController({
 window.addEventListener('beforeunload', (event) => {
   if (session.unsaved.length > 0) event.preventDefault();
 });
+let lastTakeId: string | null = null;
+store.subscribe(() => {
+  const { takeId, keptTakeId } = store.getState().session;
+  const newest = takeId ?? keptTakeId;
+  if (newest !== lastTakeId) keeper.wake();
+  lastTakeId = newest;
+});
+keepAppOffline();
 createRoot(root).render(<App session={session} />);
 void tidyUp().catch(() => store.dispatch(troubleCame('storageRefused')));

@@ -18,7 +18,15 @@ export type {
   StartMode,
   Vibrato,
 } from './exercise.ts';
-export { MOST_BEATS, MOST_ITEMS, MOST_NAME, MOST_PHRASES, MOST_WORD, parseExercise } from './validate.ts';
+export {
+  LEAST_BEATS,
+  MOST_BEATS,
+  MOST_ITEMS,
+  MOST_NAME,
+  MOST_PHRASES,
+  MOST_WORD,
+  parseExercise,
+} from './validate.ts';
 export {
   lengthBeats,
   notesOf,

@@ -16,6 +16,7 @@ import {
 import { MAJOR_KEYS } from './keys.ts';
 import { upgradeExercise } from './upgrade.ts';
 
+export const LEAST_BEATS = 0.25;
 export const MOST_BEATS = 64;
 export const MOST_ITEMS = 200;
 /** An octave either way is more than anyone bends. */
@@ -29,7 +30,7 @@ export const MOST_NAME = 60;
 export const MOST_PHRASES = 120;
 
 const midi = yup.number().integer().min(40).max(110);
-const lengthBeats = yup.number().required().min(0.25).max(MOST_BEATS);
+const lengthBeats = yup.number().required().min(LEAST_BEATS).max(MOST_BEATS);
 
 const pointSchema = yup
   .object({

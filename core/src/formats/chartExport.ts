@@ -1,15 +1,12 @@
-import Papa from 'papaparse';
-import { nameNote, type HornId } from '../horn/index.ts';
+import { plainName, type HornId } from '../horn/index.ts';
 import type { ChartedNote } from '../plan/index.ts';
+import { rounded, toCsv } from './csv.ts';
 
 interface ChartOf {
   hornId: HornId;
   mouthpiece: string;
   notes: readonly ChartedNote[];
 }
-
-const round = (value: number | null, digits: number) =>
-  value === null ? null : Number(value.toFixed(digits));
 
 /** One row a fingering; units are in the names, null is no answer. */
 function chartRows({ notes }: Pick<ChartOf, 'notes'>) {
@@ -21,21 +18,14 @@ function chartRows({ notes }: Pick<ChartOf, 'notes'>) {
       preferred,
       tries: figures.tries,
       spoke: figures.spoke,
-      speakRatePercent: round(figures.rate === null ? null : 100 * figures.rate, 1),
-      speakRateLowPercent: round(figures.interval && 100 * figures.interval.low, 1),
-      speakRateHighPercent: round(figures.interval && 100 * figures.interval.high, 1),
-      centsMedian: round(figures.cents, 1),
-      spreadCents: round(figures.spreadCents, 1),
-      bendRangeCents: round(figures.bendRangeCents, 0),
+      speakRatePercent: rounded(figures.rate === null ? null : 100 * figures.rate, 1),
+      speakRateLowPercent: rounded(figures.interval && 100 * figures.interval.low, 1),
+      speakRateHighPercent: rounded(figures.interval && 100 * figures.interval.high, 1),
+      centsMedian: rounded(figures.cents, 1),
+      spreadCents: rounded(figures.spreadCents, 1),
+      bendRangeCents: rounded(figures.bendRangeCents, 0),
     })),
   );
-}
-
-const SIGNS = { '': '', sharp: '#', flat: 'b' };
-
-function plainName(midi: number): string {
-  const { stem, accidental, octave } = nameNote(midi, 'letters');
-  return `${stem}${SIGNS[accidental]}${octave}`;
 }
 
 /** The chart as JSON, its fingerings as rows; see docs/formats.md. */
@@ -51,7 +41,23 @@ export function chartToJson(chart: ChartOf): string {
   return `${JSON.stringify(document, null, 2)}\n`;
 }
 
+const CHART_COLUMNS = [
+  'writtenMidi',
+  'note',
+  'keys',
+  'preferred',
+  'tries',
+  'spoke',
+  'speakRatePercent',
+  'speakRateLowPercent',
+  'speakRateHighPercent',
+  'centsMedian',
+  'spreadCents',
+  'bendRangeCents',
+] as const;
+
 /** The chart as CSV (RFC 4180); nothing in it is read as a formula. */
 export function chartToCsv(chart: ChartOf): string {
-  return `${Papa.unparse(chartRows(chart), { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  const rows = chartRows(chart);
+  return toCsv([CHART_COLUMNS, ...rows.map((row) => CHART_COLUMNS.map((name) => row[name]))]);
 }

@@ -15,3 +15,9 @@ export {
   type DemoTake,
   type DemoTrial,
 } from './demoPack.ts';
+export { decodeFlac, encodeFlac } from './flac.ts';
+export { framesFromBytes, framesToBytes } from './frameBytes.ts';
+export { readJson } from './readJson.ts';
+export { mapToCsv, type MappedNote } from './mapTable.ts';
+export { toCsv, type Cell } from './csv.ts';
+export { notesToCsv, notesToJson, takesToCsv, type TabledTake } from './noteTable.ts';

@@ -21,7 +21,7 @@ export {
   type RouteMode,
 } from './router.ts';
 export { readNote } from './readNote.ts';
-export { nameNote, type NoteNaming, type NoteName } from './noteNames.ts';
+export { nameNote, plainName, type NoteNaming, type NoteName } from './noteNames.ts';
 export { pitchTarget, type FingeredNote, type PitchTarget } from './pitchTarget.ts';
 export { registerOf, type Register } from './register.ts';
 export { droneHz } from './drone.ts';

@@ -32,3 +32,11 @@ export function nameNote(midi: number, naming: NoteNaming): NoteName {
   if (naming === 'german') return { ...germanStem(letter, accidental), octave };
   return { stem: naming === 'fixedDo' ? SYLLABLES[letter] : letter, accidental, octave };
 }
+
+const SIGNS = { '': '', sharp: '#', flat: 'b' };
+
+/** A note in plain letters, for files: "F#4". */
+export function plainName(midi: number): string {
+  const { stem, accidental, octave } = nameNote(midi, 'letters');
+  return `${stem}${SIGNS[accidental]}${octave}`;
+}

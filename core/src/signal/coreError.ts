@@ -5,6 +5,10 @@ export type CoreErrorCode =
   | 'family-no-room'
   | 'packed-rows'
   | 'wav-unreadable'
+  | 'flac-unreadable'
+  | 'flac-unwritable'
+  | 'score-unreadable'
+  | 'json-unreadable'
   | 'calibration-impossible';
 
 /**

@@ -3,6 +3,7 @@ import { wilson } from '../stats/index.ts';
 import { evennessOf } from './evenness.ts';
 import type { TendencyMap } from './fitMap.ts';
 import type { NoteSums, Starts } from './noteSums.ts';
+import { WITHIN_90 } from './interval.ts';
 import { isBorder } from './prior.ts';
 
 export const CAUSES = [
@@ -155,7 +156,7 @@ function pitchFindings({ notes }: TendencyMap): MapFinding[] {
   const bends = known.filter(({ bendWithLevel }) => bendWithLevel.error < 3);
   const weight = bends.reduce((sum, { bendWithLevel }) => sum + 1 / bendWithLevel.error ** 2, 0);
   const mean = bends.reduce((sum, { bendWithLevel: b }) => sum + b.cents / b.error ** 2, 0) / weight;
-  if (bends.length >= 8 && mean + 1.645 / Math.sqrt(weight) < BITES)
+  if (bends.length >= 8 && mean + WITHIN_90 / Math.sqrt(weight) < BITES)
     found.push(
       finding('sharpWhenSoft', [
         {

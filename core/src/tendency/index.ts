@@ -20,6 +20,7 @@ export {
   type MouthpieceModel,
   type RetestedNote,
 } from './mouthpiece.ts';
+export { WITHIN_90 } from './interval.ts';
 export { REGISTER_BORDERS } from './prior.ts';
 export { evennessOf, type Evenness, type NoteEvenness, type NoteValue } from './evenness.ts';
 export { chartRun } from './chartRun.ts';

@@ -10,3 +10,4 @@ export { MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
 export { dropOuts, PITCH_REACH_SECONDS } from './dropOuts.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';
+export { phrasesHeard, type HeardPhrase } from './phrasesHeard.ts';

@@ -1,18 +1,29 @@
 import { Box, Heading } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useRouteError } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
+import { storeroom } from '../workers/index.ts';
 
-/** A room that could not be shown: what to do, and that nothing is lost. */
+/** A room that could not be shown: what to do, and that nothing is lost. A row that nothing can read is put aside on the way. */
 export function RoomFailed() {
   const { t } = useTranslation();
   const error = useRouteError();
+  const [setAside, setSetAside] = useState(0);
+  useEffect(() => {
+    void storeroom()
+      ?.checkRows()
+      .then(setSetAside, () => undefined);
+  }, []);
   return (
     <Box p="8" maxW="prose">
       <Heading as="h1" fontSize="title" fontFamily="heading" mb="4">
         {t('failed.title')}
       </Heading>
       <Box mb="4">{t('failed.text')}</Box>
+      <Box role="status" mb="4">
+        {setAside > 0 && t('failed.setAside', { count: setAside })}
+      </Box>
       <Box color="muted" mb="5" fontSize="small">
         {error instanceof Error ? error.message : String(error)}
       </Box>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useLocation } from 'react-router';
+import { Notices } from './Notices.tsx';
 
 const ROOMS = ['today', 'stand', 'takes', 'map', 'ladder', 'high', 'shelf', 'logbook', 'case'] as const;
 type Room = (typeof ROOMS)[number];
@@ -69,6 +70,7 @@ export function Shell() {
         pb={{ base: '9', md: '6' }}
         mb={{ base: '6', md: '0' }}
       >
+        <Notices />
         <Outlet />
       </Box>
     </Flex>

@@ -46,6 +46,7 @@ export const router = createBrowserRouter([
           { path: 'logbook/ear', lazy: () => import('../features/ear/EarRoom.tsx') },
           { path: 'logbook/:day', lazy: () => import('../features/logbook/DayRoom.tsx') },
           { path: 'case', lazy: () => import('../features/case/CaseRoom.tsx') },
+          { path: 'case/keeping', lazy: () => import('../features/keeping/KeepingRoom.tsx') },
           { path: 'case/calibrate', lazy: () => import('../features/case/CalibrateRoom.tsx') },
           { path: '*', element: <Navigate to="/stand" replace /> },
         ],

@@ -1,5 +1,4 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
@@ -52,7 +51,7 @@ export function TakeRow({ take, naming }: { take: TakeRecord; naming: NoteNaming
         </Box>
       </Box>
       <Box color="muted" fontSize="small" gridColumn={{ base: '2', md: 'auto' }}>
-        {format(take.startedAt, 'HH:mm')} · {t(`horn.${take.hornId}`)}
+        {take.clock} · {t(`horn.${take.hornId}`)}
       </Box>
     </RowLink>
   );

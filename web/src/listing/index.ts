@@ -4,4 +4,5 @@ export { TakeTitle, takeLabel } from './takeTitle.tsx';
 export { drawTake, type TakeDrawing } from './takeInk.ts';
 export { ReportButtons } from './ReportButtons.tsx';
 export { reportTakes } from './reportTakes.ts';
+export { pageOfElement } from './pageOfElement.ts';
 export type { Report } from './reportPage.ts';

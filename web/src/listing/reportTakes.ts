@@ -2,8 +2,9 @@ import { encodeWav } from '@inner-hum/core/formats';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { ribbonSvg } from '../ribbon/index.ts';
-import { loadSamples, readTakeFrames, type TakeRecord } from '../storage/index.ts';
+import { readTakeFrames, type TakeRecord } from '../storage/index.ts';
 import { verdictText } from '../ui/index.ts';
+import { soundOfTake } from '../workers/index.ts';
 import type { ReportTake } from './reportPage.ts';
 import { drawTake } from './takeInk.ts';
 import { takeLabel } from './takeTitle.tsx';
@@ -34,7 +35,7 @@ export async function reportTakes(
     const verdict = take.analysis ? verdictText(take.analysis, naming, t) : t('takes.notJudged');
     const drawing = columns && drawTake(take, columns);
     const sound = withSound
-      ? await encodeWav({ samples: await loadSamples(take.id), sampleRateHz: take.sampleRateHz }, 16)
+      ? await encodeWav({ samples: await soundOfTake(take.id), sampleRateHz: take.sampleRateHz }, 16)
       : null;
     told.push({
       title: takeLabel(take, naming, t),

@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { exerciseName, NoteGlyph, noteText } from '../ui/index.ts';
-import type { TakeRecord } from '../storage/index.ts';
+import { playedAt, type TakeRecord } from '../storage/index.ts';
 
 /** A take that has lost what was written. */
 const NO_NAME = { family: null };
@@ -50,5 +50,5 @@ export function takeLabel(take: TakeRecord, naming: NoteNaming, t: TFunction): s
     : notes.length === 1
       ? `${noteText(first.writtenMidi, naming)}, ${marksOf(notes)}`
       : `${exerciseName(take.context?.exercise ?? NO_NAME, t)}, ${noteText(first.writtenMidi, naming)}`;
-  return `${what} · ${format(take.startedAt, 'd MMM, HH:mm')}`;
+  return `${what} · ${format(playedAt(take), 'd MMM, HH:mm')}`;
 }

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
+import { useNavigate } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
 import { saveUnsaved } from './saveTake.ts';
 import { useSession } from './SessionProvider.tsx';
@@ -13,7 +14,7 @@ interface TroublesProps {
   onStandIn(): void;
 }
 
-type Way = 'retry' | 'standIn' | 'resume' | 'saveFile' | 'reload' | 'dismiss';
+type Way = 'retry' | 'standIn' | 'resume' | 'saveFile' | 'makeRoom' | 'reload' | 'dismiss';
 
 const WAYS: Record<TroubleCode, Way[]> = {
   micRefused: ['retry', 'standIn'],
@@ -33,7 +34,8 @@ const WAYS: Record<TroubleCode, Way[]> = {
   noisyRoom: ['dismiss'],
   lostSound: ['dismiss'],
   hiddenTab: ['dismiss'],
-  storageFull: ['dismiss'],
+  storageFull: ['makeRoom', 'dismiss'],
+  storageLow: ['makeRoom', 'dismiss'],
   storageRefused: ['dismiss'],
   takeUnsaved: ['saveFile'],
   nothingHeard: ['dismiss'],
@@ -54,6 +56,7 @@ const STOPS_LISTENING: TroubleCode[] = [
 export function Troubles({ quiet = false, onRetry, onStandIn }: TroublesProps) {
   const { t } = useTranslation();
   const dispatch = useDispatch();
+  const navigate = useNavigate();
   const session = useSession();
   const all = useSelector((state: SessionStore) => state.session.troubles);
   const troubles = quiet ? all.filter((code) => STOPS_LISTENING.includes(code)) : all;
@@ -61,6 +64,7 @@ export function Troubles({ quiet = false, onRetry, onStandIn }: TroublesProps) {
     if (way === 'retry') onRetry();
     if (way === 'standIn') onStandIn();
     if (way === 'reload') window.location.reload();
+    if (way === 'makeRoom') void navigate('/case/keeping');
     if (way === 'resume') void session.desk.resume();
     if (way === 'saveFile') void saveUnsaved(session.unsaved);
     if (way !== 'resume' && way !== 'reload') dispatch(troublesWent([code]));

@@ -1,5 +1,6 @@
 // What a player's visit shares between rooms: the one input, the live sound, the worker that listens, what is wrong
 // and how it is set up. Rooms play through it; it draws nothing but its troubles and knows no room.
+export { createKeeper, LOW_BYTES, tellRoomLeft, type Keeper } from './keeper.ts';
 export { createSessionController } from './sessionController.ts';
 export type { LiveSound, SessionController } from './sessionTypes.ts';
 export { SessionProvider, useSession } from './SessionProvider.tsx';

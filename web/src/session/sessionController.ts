@@ -254,7 +254,6 @@ export function createSessionController(config: SessionConfig): SessionControlle
       });
       dispatch(minuteKept(id));
     },
-    keepOther: (request) => client.remote.keepOther(request),
     hearStandIn: (request) => client.remote.hearStandIn(request),
     clickDelays: (due) => client.remote.clickDelays(due),
     setClick(click) {

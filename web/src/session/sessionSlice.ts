@@ -27,6 +27,7 @@ export type TroubleCode =
   | 'lostSound'
   | 'hiddenTab'
   | 'storageFull'
+  | 'storageLow'
   | 'storageRefused'
   | 'takeUnsaved'
   | 'nothingHeard'
@@ -54,6 +55,8 @@ export interface SessionState {
   /** What the last key press kept or could not keep. */
   keptTakeId: string | null;
   round: RoundState;
+  /** A newer version of the app runs in another tab, and has taken the database over. */
+  outdated: boolean;
 }
 
 /** The part of the store that the Stand's rooms read. */
@@ -76,6 +79,7 @@ const initialState: SessionState = {
   takeId: null,
   keptTakeId: null,
   round: NO_ROUND,
+  outdated: false,
 };
 
 export const sessionSlice = createSlice({
@@ -92,6 +96,9 @@ export const sessionSlice = createSlice({
     roundChanged(state, { payload }: PayloadAction<Partial<RoundState>>) {
       Object.assign(state.round, payload);
     },
+    outdated(state) {
+      state.outdated = true;
+    },
     minuteKept(state, { payload }: PayloadAction<string | null>) {
       state.keptTakeId = payload;
     },
@@ -104,5 +111,5 @@ export const sessionSlice = createSlice({
   },
 });
 
-export const { phaseChanged, takeEnded, roundChanged, minuteKept, troubleCame, troublesWent } =
+export const { phaseChanged, takeEnded, roundChanged, minuteKept, outdated, troubleCame, troublesWent } =
   sessionSlice.actions;

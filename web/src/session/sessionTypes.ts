@@ -1,7 +1,7 @@
 import type { Exercise } from '@inner-hum/core/exercise';
 import type { FrameTrack } from '@inner-hum/core/hearing';
 import type { AudioDesk, Metronome } from '../audio/index.ts';
-import type { HeardStandIn, OtherRequest, StandInRequest } from '../workers/index.ts';
+import type { HeardStandIn, StandInRequest } from '../workers/index.ts';
 import type { WholeTake } from '../storage/index.ts';
 import type { SessionSetup } from './setup.ts';
 
@@ -40,8 +40,6 @@ export interface SessionController {
   pause(): Promise<void>;
   endTake(): Promise<void>;
   keepLastMinute(): Promise<void>;
-  /** Keeps a recording of another player; null where no tone is in it. */
-  keepOther(request: OtherRequest): Promise<string | null>;
   /** Round-trip delays of clicks that were due at these times. */
   clickDelays(due: number[]): Promise<number[]>;
   /** How the listener hears a stand-in performance, without keeping it. */

@@ -17,6 +17,7 @@ import {
   readSheetOf,
   strainSince,
   type AimRecord,
+  takesAtRisk,
   type DueCheck,
   type SettingsRecord,
   type SheetRecord,
@@ -40,6 +41,8 @@ export interface Today {
   aims: AimRecord[];
   /** Checks of the horn that are due. */
   due: DueCheck[];
+  /** Takes that are nowhere but in this browser, where it is time to save them; else 0. */
+  atRisk: number;
   /** Whether there is anything in the player's own routine, where that is the aim. */
   hasRoutine: boolean;
 }
@@ -65,6 +68,7 @@ async function readToday(day: number) {
     strain: await strainSince(startOfDay(sheet.plannedAt).getTime(), source, sheet.plannedAt),
     aims: (await listAims(hornId)).filter(({ doneAt }) => doneAt === null),
     due: dueChecks(await listHornChecks(hornId), settings.checkEveryDays, day),
+    atRisk: await takesAtRisk(settings.archivedAt, day),
   };
 }
 
@@ -73,7 +77,7 @@ export function useToday(day: number): Today | null {
   const read = useLiveQuery(() => readToday(day), [day]);
   return useMemo(() => {
     if (!read) return null;
-    const { settings, horn, sheet, notes, routine, strain, aims, due } = read;
+    const { settings, horn, sheet, notes, routine, strain, aims, due, atRisk } = read;
     const { minutes, aim, family, plannedAt, kept, notToday, done } = sheet;
     const dayStart = startOfDay(plannedAt).getTime();
     const lines = todaySheet({
@@ -95,7 +99,7 @@ export function useToday(day: number): Today | null {
       focus: aims.map(({ goal: { measure, scope } }) => ({ ...scope, skill: SKILL_OF[measure] ?? null })),
     });
     const since = notes.filter(({ at }) => at >= dayStart);
-    return { settings, horn, sheet, lines, since, aims, due, hasRoutine: routine.length > 0 };
+    return { settings, horn, sheet, lines, since, aims, due, atRisk, hasRoutine: routine.length > 0 };
   }, [read]);
 }
 

@@ -1,20 +1,14 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
-import {
-  giveItems,
-  giveMouthpiece,
-  giveNewColumns,
-  giveNoteMeasures,
-  giveReadAt,
-  giveReed,
-  giveResponse,
-} from './upgrades.ts';
+import { upgradeRows } from './upgrades.ts';
 import { daysOfTakes } from './dayRecords.ts';
+import { wallClock } from './moment.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
 import type {
   AimRecord,
   CalibrationRecord,
   ChunkRecord,
   DayNoteRecord,
+  FolderRecord,
   FramesRecord,
   HighFingeringRecord,
   HornCheckRecord,
@@ -24,12 +18,17 @@ import type {
   PracticeDayRecord,
   ReedRecord,
   RoundRecord,
+  SetAsideRecord,
   SheetRecord,
+  SoundRecord,
   TakeRecord,
   TendencyDayRecord,
   TrialRecord,
 } from './records.ts';
 import type { SettingsRecord } from './settingsRecord.ts';
+
+/** The version that this app writes. */
+export const DATABASE_VERSION = 9;
 
 /** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
 class InnerHumDatabase extends Dexie {
@@ -51,6 +50,9 @@ class InnerHumDatabase extends Dexie {
   performances!: Table<PerformanceRecord, string>;
   trials!: Table<TrialRecord, string>;
   aims!: Table<AimRecord, string>;
+  sounds!: Table<SoundRecord, string>;
+  setAside!: Table<SetAsideRecord, string>;
+  folders!: Table<FolderRecord, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -63,28 +65,22 @@ class InnerHumDatabase extends Dexie {
     });
     this.version(2)
       .stores({})
-      .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveNoteMeasures));
+      .upgrade((transaction) => upgradeRows(transaction, 2));
     this.version(3)
       .stores({})
-      .upgrade(async (transaction) => {
-        await transaction.table('frames').toCollection().modify(giveNewColumns);
-        await transaction.table('takes').toCollection().modify(giveResponse);
-      });
+      .upgrade((transaction) => upgradeRows(transaction, 3));
     this.version(4)
       .stores({ takes: 'id, state, startedAt, roundId', rounds: 'id, startedAt' })
-      .upgrade((transaction) => transaction.table('takes').toCollection().modify(giveItems));
+      .upgrade((transaction) => upgradeRows(transaction, 4));
     this.version(5).stores({ exercises: 'id, createdAt' });
     this.version(6)
       .stores({ mouthpieces: 'id, hornId', highFingerings: 'id, mouthpieceId' })
-      .upgrade(async (transaction) => {
-        await transaction.table('takes').toCollection().modify(giveMouthpiece);
-        await transaction.table('settings').toCollection().modify(giveReadAt);
-      });
+      .upgrade((transaction) => upgradeRows(transaction, 6));
     this.version(7)
       .stores({ tendencyDays: 'id, setup, [setup+source+day]', sheets: 'day' })
       .upgrade(async (transaction) => {
         const takes = await transaction.table<TakeRecord>('takes').toArray();
-        await transaction.table('tendencyDays').bulkPut(daysOfTakes(takes));
+        await transaction.table('tendencyDays').bulkPut(daysOfTakes(takes.map(withWallClock)));
       });
     this.version(8)
       .stores({
@@ -97,13 +93,24 @@ class InnerHumDatabase extends Dexie {
         aims: 'id',
       })
       .upgrade(async (transaction) => {
-        await transaction.table('takes').toCollection().modify(giveReed);
+        await upgradeRows(transaction, 8);
         await transaction.table('sheets').clear();
         const takes = await transaction.table<TakeRecord>('takes').toArray();
-        await transaction.table('practiceDays').bulkPut(practiceOfTakes(takes));
+        await transaction.table('practiceDays').bulkPut(practiceOfTakes(takes.map(withWallClock)));
       });
+    this.version(9)
+      .stores({
+        takes: 'id, state, startedAt, roundId, [day+startedAt]',
+        sounds: 'takeId',
+        setAside: 'id',
+        folders: 'id',
+      })
+      .upgrade((transaction) => upgradeRows(transaction, 9));
   }
 }
+
+/** Days are made of takes that say when they were played; before version 9 none did. */
+const withWallClock = (take: TakeRecord): TakeRecord => ({ ...take, ...wallClock(take.startedAt) });
 
 let opened: InnerHumDatabase | null = null;
 
@@ -112,12 +119,18 @@ export type StorageKind = 'kept' | 'memory';
 
 /**
  * Opens the database of this origin for the page, and says what was to be had. Rejects with `VersionError` where a
- * newer version of the app has written the database: its takes must not seem to be gone.
+ * newer version of the app has written the database: its takes must not seem to be gone. `onOutdated`: that happens while it is open.
  */
-export async function openStorage(name: string): Promise<StorageKind> {
+export async function openStorage(name: string, onOutdated: () => void): Promise<StorageKind> {
   openDatabase(name);
+  // Another tab has a newer version of the app: this one gives way, or neither could go on.
+  database().on('versionchange', () => {
+    database().close();
+    onOutdated();
+  });
   try {
     await database().open();
+    refuseNewer();
     return 'kept';
   } catch (error) {
     if (error instanceof Dexie.VersionError) throw error;
@@ -125,6 +138,14 @@ export async function openStorage(name: string): Promise<StorageKind> {
     opened = new InnerHumDatabase(name, { indexedDB, IDBKeyRange });
     return 'memory';
   }
+}
+
+/** The library opens what a newer version wrote, as if nothing were the matter; to write into it would harm it. */
+function refuseNewer(): void {
+  // The browser counts ten for one of the library's versions.
+  if (database().backendDB().version < 10 * (DATABASE_VERSION + 1)) return;
+  database().close();
+  throw new Dexie.VersionError('A newer version of the app has written this database.');
 }
 
 /** Names the database of this origin; it is opened when it is first needed. The worker's door. */

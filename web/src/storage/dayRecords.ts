@@ -1,12 +1,8 @@
 import { cellsOfDay, observationsIn, type ObservedTake } from '@inner-hum/core/tendency';
-import { format } from 'date-fns';
 import { setupKey } from './gear.ts';
 import { groupedBy } from './groupedBy.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord, TendencyDayRecord } from './records.ts';
-
-/** The day of a moment, as the player's clock had it. */
-export const dayOf = (moment: number | Date) => format(moment, 'yyyy-MM-dd');
 
 export type Player = Pick<TakeRecord, 'mouthpieceId' | 'reedKind' | 'source'>;
 
@@ -29,8 +25,8 @@ export function dayRecord(player: Player, day: string, takes: readonly TakeRecor
 
 /** The days of all takes there are; of the takes of a whole database. */
 export function daysOfTakes(takes: readonly TakeRecord[]): TendencyDayRecord[] {
-  const groups = groupedBy(takes.filter(counts), (take) => idOf(take, dayOf(take.startedAt)));
+  const groups = groupedBy(takes.filter(counts), (take) => idOf(take, take.day));
   return [...groups.values()]
-    .map((group) => dayRecord(group[0], dayOf(group[0].startedAt), group))
+    .map((group) => dayRecord(group[0], group[0].day, group))
     .filter(({ cells }) => cells.length > 0);
 }

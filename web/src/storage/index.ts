@@ -1,10 +1,11 @@
 // The only place that touches Dexie: schema, migrations, and named functions to read and write.
-export { openDatabase, openStorage, database, type StorageKind } from './database.ts';
+export { DATABASE_VERSION, openDatabase, openStorage, database, type StorageKind } from './database.ts';
 export type {
   AimRecord,
   CalibrationRecord,
   CheckKind,
   DayNoteRecord,
+  FolderRecord,
   Gear,
   HighFingeringRecord,
   HornCheckRecord,
@@ -15,7 +16,9 @@ export type {
   ReedRecord,
   ReedRemark,
   RoundRecord,
+  SetAsideRecord,
   SheetRecord,
+  SoundRecord,
   TakeRecord,
   TendencyDayRecord,
   TrialRecord,
@@ -29,6 +32,24 @@ export {
   type StandKeys,
 } from './settingsRecord.ts';
 export * from './journal.ts';
+export { loadSamples, packTakeSound, samplesOf, takesInParts } from './sounds.ts';
+export {
+  EVERYTHING,
+  gatherRows,
+  gatherTake,
+  gatherTakes,
+  isWhole,
+  type Choice,
+  type ChosenTake,
+  type GatheredTake,
+} from './gather.ts';
+export { putBackDay, putBackRows, removeOthers, type PutBackCount, type PutBackMode } from './putBack.ts';
+export * from './folder.ts';
+export * from './room.ts';
+export { keyOfRow, OWN_TABLES, SMALL_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';
+export { groupedBy } from './groupedBy.ts';
+export { forgetSetAside, listSetAside } from './setAside.ts';
+export { upgradeRow } from './upgrades.ts';
 export * from './takes.ts';
 export * from './settings.ts';
 export * from './rounds.ts';
@@ -39,7 +60,7 @@ export * from './sheets.ts';
 export * from './highFingerings.ts';
 export { listSetups, listTendencyDays } from './tendencyDays.ts';
 export { listPractice, playedDayBeside, practisedSpan } from './practiceDays.ts';
-export { dayOf } from './dayRecords.ts';
+export { dayOf, playedAt, wallClock } from './moment.ts';
 export * from './reeds.ts';
 export * from './hornChecks.ts';
 export * from './dayNotes.ts';

@@ -1,7 +1,6 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import { database } from './database.ts';
 import type { TakeRecord, WholeTake } from './records.ts';
-import { playAgain } from './playAgain.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
 
 /** Length of the parts in which sound is stored: no crash costs more. */
@@ -31,7 +30,7 @@ export async function finishTake(record: TakeRecord, columns: FrameColumns): Pro
   await db.transaction('rw', [...dayTables(), db.frames], async () => {
     await db.frames.put({ takeId: record.id, columns });
     await db.takes.put(record);
-    await rebuildDays(record);
+    await rebuildDays([record]);
   });
 }
 
@@ -47,10 +46,11 @@ export async function storeTake({ record, samples, columns }: WholeTake): Promis
 /** Removes a take with all that belongs to it. */
 export async function eraseTake(takeId: string): Promise<void> {
   const db = database();
-  await db.transaction('rw', db.takes, db.frames, db.chunks, db.performances, async () => {
+  await db.transaction('rw', db.takes, db.frames, db.chunks, db.sounds, db.performances, async () => {
     await db.performances.delete(takeId);
     await db.takes.delete(takeId);
     await db.frames.delete(takeId);
+    await db.sounds.delete(takeId);
     await db.chunks.where('takeId').equals(takeId).delete();
   });
 }
@@ -58,18 +58,4 @@ export async function eraseTake(takeId: string): Promise<void> {
 /** Takes that were being recorded when their page went away (or still are: ask their lock). */
 export async function unfinishedTakes(): Promise<TakeRecord[]> {
   return database().takes.where('state').equals('recording').toArray();
-}
-
-/** The sound of a take up to the first missing part; of a stand-in's take without parts it is played again. */
-export async function loadSamples(takeId: string): Promise<Float32Array<ArrayBuffer>> {
-  const chunks = await database().chunks.where('takeId').equals(takeId).sortBy('index');
-  if (chunks.length === 0) return (await playAgain(takeId)) ?? new Float32Array(0);
-  const whole = chunks.filter((chunk, i) => chunk.index === i);
-  const samples = new Float32Array(whole.reduce((sum, chunk) => sum + chunk.samples.length, 0));
-  let offset = 0;
-  for (const chunk of whole) {
-    samples.set(chunk.samples, offset);
-    offset += chunk.samples.length;
-  }
-  return samples;
 }

@@ -1,13 +1,12 @@
 import { database } from './database.ts';
-import { dayOf } from './dayRecords.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
 import type { PracticeDayRecord, TakeRecord } from './records.ts';
 
-/** Practice of a day anew, from the takes near it; what no take is left of goes. */
-export async function putPracticeOf(day: string, near: readonly TakeRecord[]): Promise<void> {
+/** Practice of a day anew, from its takes; what no take is left of goes. */
+export async function putPracticeOf(day: string, takes: readonly TakeRecord[]): Promise<void> {
   const { practiceDays } = database();
   await practiceDays.where({ day }).delete();
-  await practiceDays.bulkPut(practiceOfTakes(near.filter(({ startedAt }) => dayOf(startedAt) === day)));
+  await practiceDays.bulkPut(practiceOfTakes(takes));
 }
 
 /** Practice from one kind of source, oldest first, of all days from one to another (`yyyy-MM-dd`, both included). */

@@ -1,6 +1,5 @@
 import { allNotes } from '@inner-hum/core/exercise';
 import { callsMade, packNotes, practisedNotes } from '@inner-hum/core/practice';
-import { dayOf } from './dayRecords.ts';
 import { groupedBy } from './groupedBy.ts';
 import { isListed } from './listed.ts';
 import type { PracticeDayRecord, TakeRecord } from './records.ts';
@@ -49,6 +48,6 @@ const isOwn = (take: TakeRecord) => isListed(take) && take.kind !== 'other';
 
 /** The days of practice that some takes make up: a day is one for each horn, source, mouthpiece and reed. */
 export function practiceOfTakes(takes: readonly TakeRecord[]): PracticeDayRecord[] {
-  const groups = groupedBy(takes.filter(isOwn), (take) => idOf(take, dayOf(take.startedAt)));
-  return [...groups.values()].map((group) => practiceRecord(group[0], dayOf(group[0].startedAt), group));
+  const groups = groupedBy(takes.filter(isOwn), (take) => idOf(take, take.day));
+  return [...groups.values()].map((group) => practiceRecord(group[0], group[0].day, group));
 }

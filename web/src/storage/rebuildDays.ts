@@ -1,23 +1,22 @@
-import { startOfDay } from 'date-fns';
 import { database } from './database.ts';
-import { dayOf, type Player } from './dayRecords.ts';
+import type { Player } from './dayRecords.ts';
+import { setupKey } from './gear.ts';
+import { groupedBy } from './groupedBy.ts';
 import { putPracticeOf } from './practiceDays.ts';
 import type { TakeRecord } from './records.ts';
+import { takesOn } from './takesOn.ts';
 import { putTendencyDay } from './tendencyDays.ts';
 
-const DAY_MS = 24 * 3600_000;
+type OfDay = Player & Pick<TakeRecord, 'day'>;
 
-/** Makes the day of a take anew from all its takes: whatever was added or taken away, the day is what its takes are. */
-export async function rebuildDays(take: Player & Pick<TakeRecord, 'startedAt'>): Promise<void> {
-  const from = startOfDay(take.startedAt).getTime();
-  const day = dayOf(take.startedAt);
-  // The hour that clocks are set back belongs to its day as well.
-  const near = await database()
-    .takes.where('startedAt')
-    .between(from, from + DAY_MS + 2 * 3600_000)
-    .toArray();
-  await putTendencyDay(take, day, near);
-  await putPracticeOf(day, near);
+/** Makes the days of takes anew from all the takes they have: whatever was added or taken away, a day is what its takes are. */
+export async function rebuildDays(of: readonly OfDay[]): Promise<void> {
+  for (const [day, changed] of groupedBy(of, (take) => take.day)) {
+    const takes = await takesOn(day).toArray();
+    for (const [player] of groupedBy(changed, (take) => `${setupKey(take)}/${take.source}`).values())
+      await putTendencyDay(player, day, takes);
+    await putPracticeOf(day, takes);
+  }
 }
 
 /** What a transaction needs that changes which takes there are. */

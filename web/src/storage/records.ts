@@ -29,6 +29,9 @@ export interface TakeRecord extends Gear {
   /** What the player called after a blind take, before it was shown; null where nothing was called. */
   call: Call | null;
   startedAt: number;
+  /** `yyyy-MM-dd` and `HH:mm` when it was begun, by the clock of the place where it was played. */
+  day: string;
+  clock: string;
   hornId: HornId;
   a4Hz: number;
   scale: DynamicScale;
@@ -215,6 +218,25 @@ export interface FramesRecord {
   columns: FrameColumns;
 }
 
+/** The sound of a take that has ended, in one piece: packed without loss, or (`samples`) as it is where it cannot be packed. */
+export interface SoundRecord {
+  takeId: string;
+  sampleRateHz: number;
+  sampleCount: number;
+  flac: Uint8Array<ArrayBuffer> | null;
+  samples: Float32Array<ArrayBuffer> | null;
+}
+
+/** A row that could not be read, kept as it was found. */
+export interface SetAsideRecord {
+  id: string;
+  table: string;
+  /** What is wrong with it. */
+  why: string;
+  setAsideAt: number;
+  row: unknown;
+}
+
 /** What the stand-in was told to play in a take whose sound is not stored: it is played again, the same, when it is wanted. */
 export interface PerformanceRecord {
   takeId: string;
@@ -228,6 +250,16 @@ export interface WholeTake {
   record: TakeRecord;
   columns: FrameColumns;
   samples: Float32Array<ArrayBuffer>;
+}
+
+/** The folder that the player gave for copies of everything. */
+export interface FolderRecord {
+  id: 'copies';
+  handle: FileSystemDirectoryHandle;
+  /** When all of it was last written, in ms; 0: never. */
+  writtenAt: number;
+  /** Months (`yyyy-MM`) and what each held when it was written. */
+  months: Record<string, string>;
 }
 
 /** One row per microphone place; the newest counts. */

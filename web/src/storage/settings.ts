@@ -79,6 +79,8 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
     .required(),
   dismissedFindings: yup.array(yup.string().max(300).required()).max(500).required(),
   caps: yup.object({ highMinutes: minutes, loudMinutes: minutes }).required(),
+  archivedAt: yup.number().min(0).required(),
+  rowsCheckedDay: yup.string().max(10).defined(),
   keys: yup
     .object({ watch: key, blind: key, click: key, drone: key, keep: key, pause: key, skip: key })
     .required(),

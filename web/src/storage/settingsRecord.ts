@@ -51,6 +51,10 @@ export interface SettingsRecord {
   dismissedFindings: string[];
   /** Minutes a day that the player wants not to pass; null: no limit. */
   caps: { highMinutes: number | null; loudMinutes: number | null };
+  /** When everything was last saved as an archive, in ms; 0: never. */
+  archivedAt: number;
+  /** The day (`yyyy-MM-dd`) on which every row was last looked at; empty: never. */
+  rowsCheckedDay: string;
 }
 
 export interface DroneSettings {
@@ -104,5 +108,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   dismissedFindings: [],
   subtoneWindow: SUBTONE_WINDOW,
   caps: { highMinutes: 15, loudMinutes: null },
+  archivedAt: 0,
+  rowsCheckedDay: '',
   keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n' },
 };

@@ -1,5 +1,5 @@
 import { database } from './database.ts';
-import { dayOf } from './dayRecords.ts';
+import { dayOf } from './moment.ts';
 import type { SheetRecord } from './records.ts';
 import { readSettings } from './settings.ts';
 

@@ -1,11 +1,8 @@
 import 'fake-indexeddb/auto';
-import { format } from 'date-fns';
-import Dexie from 'dexie';
 import { beforeEach, expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { unpackNotes } from '@inner-hum/core/practice';
 import {
   DEFAULT_SETTINGS,
   addMouthpiece,
@@ -23,26 +20,32 @@ import {
   gearOf,
   lineDone,
   listMouthpieces,
+  listSetAside,
   listPractice,
   listPlayedReeds,
+  letSoundGo,
   listTakes,
-  listTendencyDays,
   loadSamples,
   mouthpieceOf,
   openDatabase,
+  packTakeSound,
   preferredFingerings,
   purgeDeleted,
   readSettings,
   readSheetOf,
   readTakeFrames,
   retireReed,
+  storeTake,
+  takesInParts,
   toggleFavourite,
   undoDelete,
+  wallClock,
   unfinishedTakes,
   writePlayerNote,
   type HornCheckRecord,
   type TakeRecord,
 } from './index.ts';
+import { checkRows } from './checkRows.ts';
 
 let count = 0;
 beforeEach(() => openDatabase(`test-${count++}`));
@@ -55,6 +58,7 @@ const record: TakeRecord = {
   phrase: 0,
   call: null,
   startedAt: 1000,
+  ...wallClock(1000),
   hornId: 'alto',
   a4Hz: 440,
   scale: DEFAULT_SCALE,
@@ -107,81 +111,6 @@ it('reads damaged settings as their defaults, field by field', async () => {
   expect(await readSettings()).toEqual({ ...DEFAULT_SETTINGS, hornId: 'tenor' });
 });
 
-it('opens what an older version stored, with its figures under their new names', async () => {
-  const old = new Dexie('old');
-  old.version(1).stores({
-    takes: 'id, state, startedAt',
-    chunks: '[takeId+index], takeId',
-    frames: 'takeId',
-    settings: 'id',
-    calibrations: 'id, madeAt',
-  });
-  const measures = { centsMean: -3, bendWithLevel: { centsPer10Db: -9, r2: 0.97 } };
-  const item = {
-    kind: 'note',
-    writtenMidi: 67,
-    lengthBeats: 4,
-    dynamics: [
-      { beat: 0, mark: 'pp' },
-      { beat: 4, mark: 'ff' },
-    ],
-  };
-  const exercise = { version: 1, tempoBpm: 60, beatsPerBar: 4, start: 'countIn', items: [item] };
-  const analysis = {
-    measures,
-    events: [
-      { type: 'toneOnset', timeSeconds: 0.6 },
-      { type: 'end', timeSeconds: 4.5 },
-    ],
-    verdict: {
-      findings: [{ kind: 'even' }],
-      advice: 'addABeat',
-      band: { pitchCents: 10, swellErrorDb: 2.5 },
-    },
-  };
-  await old.table('takes').bulkAdd([
-    {
-      ...record,
-      id: 'judged',
-      kind: 'swell',
-      state: 'kept',
-      context: { exercise, scale: DEFAULT_SCALE },
-      analysis,
-    },
-    { ...record, id: 'free', state: 'kept' },
-  ]);
-  await old.table('frames').add({ takeId: 'judged', columns: { f0Hz: Float32Array.of(220, NaN) } });
-  old.close();
-  openDatabase('old');
-  const takes = await listTakes();
-  expect(takes).toHaveLength(2);
-  expect(takes.find(({ id }) => id === 'judged')?.analysis?.measures).toMatchObject({
-    centsMean: -3,
-    bendWithLevel: -9,
-    bendWithLevelR2: 0.97,
-    levelDb: null,
-    responseMs: null,
-  });
-  const judged = takes.find(({ id }) => id === 'judged');
-  expect(judged).toMatchObject({ kind: 'exercise', roundId: null, call: null });
-  expect(judged?.context?.exercise.phrases[0].items[0]).toMatchObject({ writtenMidi: 67, attack: 'any' });
-  expect(judged?.analysis?.items).toMatchObject([{ status: 'played', startSeconds: 0.6, endSeconds: 4.5 }]);
-  expect(judged?.analysis?.verdict).toMatchObject({ of: [0], judged: 1, asWritten: 1 });
-  expect(await readTakeFrames('judged')).toMatchObject({
-    f0Hz: Float32Array.of(220, NaN),
-    partialsDb: new Float32Array(32).fill(NaN),
-  });
-  // The fake take has no level: it counts for no pitch, but its day is there.
-  expect((await listTendencyDays('alto.first|', 'microphone')).map(({ day }) => day)).toEqual([
-    format(record.startedAt, 'yyyy-MM-dd'),
-  ]);
-  expect(judged).toMatchObject({ mouthpieceId: 'alto.first', reedId: '', strain: null });
-  const day = format(record.startedAt, 'yyyy-MM-dd');
-  const [practice] = await listPractice('microphone', day, day);
-  expect(practice).toMatchObject({ day, takes: 2, playedSeconds: 0 });
-  expect(unpackNotes(practice.notes)).toMatchObject([{ writtenMidi: 67, asWritten: true }]);
-});
-
 it('counts a day and a reed by the takes that are there, whatever comes and goes', async () => {
   await addReed('alto', 'cane, 2', 'no. 1', 1);
   const [{ reed }] = await listPlayedReeds('alto');
@@ -193,6 +122,7 @@ it('counts a day and a reed by the takes that are there, whatever comes and goes
     state: 'kept',
     kind: 'free',
     startedAt,
+    ...wallClock(startedAt),
     reedId,
     strain: { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 },
   });
@@ -295,4 +225,83 @@ it('keeps a day’s sheet as it was planned once something was changed, and the 
     aim: 'low',
     done: [],
   });
+});
+
+it('keeps a take on the day it was played on, whatever clock looks at it later, and in the order of the days', async () => {
+  const home = process.env.TZ;
+  const columns = new FrameTrack(1).slice(0);
+  const play = async (id: string, zone: string, startedAt: number) => {
+    process.env.TZ = zone;
+    const strain = { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 };
+    await finishTake(
+      { ...record, id, state: 'kept', kind: 'free', strain, startedAt, ...wallClock(startedAt) },
+      columns,
+    );
+  };
+  try {
+    // Half past eleven at night in New York; an hour later, on another day, in Tokyo; then back over the date line.
+    await play('york', 'America/New_York', Date.UTC(2026, 2, 15, 3, 30));
+    await play('tokyo', 'Asia/Tokyo', Date.UTC(2026, 2, 15, 4, 30));
+    await play('honolulu', 'Pacific/Honolulu', Date.UTC(2026, 2, 15, 5, 30));
+    // The clock is set back in the autumn: the same hour twice.
+    await play('first', 'Europe/Rome', Date.UTC(2026, 9, 25, 0, 45));
+    await play('second', 'Europe/Rome', Date.UTC(2026, 9, 25, 1, 15));
+    const told = () =>
+      listTakes().then((takes) => takes.map(({ id, day, clock }) => `${id} ${day} ${clock}`));
+    const expected = [
+      'second 2026-10-25 02:15',
+      'first 2026-10-25 02:45',
+      'tokyo 2026-03-15 13:30',
+      'honolulu 2026-03-14 19:30',
+      'york 2026-03-14 23:30',
+    ];
+    expect(await told()).toEqual(expected);
+    process.env.TZ = 'Europe/Rome';
+    await deleteTake('york', Date.now());
+    await undoDelete('york');
+    expect(await told()).toEqual(expected);
+    const days = await listPractice('microphone', '2026-03-01', '2026-12-31');
+    expect(days.map(({ day, takes, playedSeconds }) => [day, takes, playedSeconds])).toEqual([
+      ['2026-03-14', 2, 120],
+      ['2026-03-15', 1, 60],
+      ['2026-10-25', 2, 120],
+    ]);
+  } finally {
+    process.env.TZ = home;
+  }
+});
+
+it('packs the sound of a take without losing a sample, once, and leaves one that is being recorded alone', async () => {
+  const samples = Float32Array.from(
+    { length: 3000 },
+    (_, n) => Math.round(2 ** 20 * Math.sin(n / 9)) / 2 ** 23,
+  );
+  await storeTake({ record: { ...record, state: 'kept' }, samples, columns: new FrameTrack(1).slice(0) });
+  await beginTake({ ...record, id: 'b' });
+  await appendChunk('b', 0, samples);
+  expect(await takesInParts()).toEqual(['a']);
+  await Promise.all([packTakeSound('a'), packTakeSound('a'), packTakeSound('b')]);
+  expect(await takesInParts()).toEqual([]);
+  expect(await database().chunks.count()).toBe(1);
+  const sound = await database().sounds.get('a');
+  expect(sound?.flac?.byteLength).toBeLessThan(samples.byteLength / 2);
+  expect(await loadSamples('a')).toEqual(samples);
+  await letSoundGo(['a']);
+  expect(await loadSamples('a')).toHaveLength(0);
+  expect((await listTakes()).map(({ id }) => id)).toEqual(['a']);
+});
+
+it('puts two broken takes of one day aside, and makes the day of those that are left', async () => {
+  const columns = new FrameTrack(1).slice(0);
+  for (const id of ['a', 'b', 'c']) await finishTake({ ...record, id, state: 'kept', kind: 'free' }, columns);
+  const broken = { context: { exercise: 'gone' }, analysis: { items: 3 } } as unknown as Partial<TakeRecord>;
+  for (const id of ['a', 'b']) await database().takes.update(id, broken);
+  expect(await checkRows(5)).toBe(2);
+  expect((await listSetAside()).map(({ table, id }) => [table, id])).toEqual([
+    ['takes', 'takes/"a"'],
+    ['takes', 'takes/"b"'],
+  ]);
+  expect((await listTakes()).map(({ id }) => id)).toEqual(['c']);
+  expect((await listPractice('microphone', record.day, record.day))[0].takes).toBe(1);
+  expect(await checkRows(6)).toBe(0);
 });

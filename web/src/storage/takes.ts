@@ -1,29 +1,24 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
 import type { Call, Strain, TakeLoudness } from '@inner-hum/core/judge';
-import { addDays, parseISO, startOfDay } from 'date-fns';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord } from './records.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
+import { takesOn } from './takesOn.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
 
 /** Kept takes, newest first, without the deleted ones. */
 export async function listTakes(): Promise<TakeRecord[]> {
-  const takes = await database().takes.orderBy('startedAt').reverse().toArray();
+  const takes = await database().takes.orderBy('[day+startedAt]').reverse().toArray();
   return takes.filter(isListed);
 }
 
 /** Kept takes of a day (`yyyy-MM-dd`) from one kind of source, newest first. */
 export async function takesOfDay(day: string, source: TakeRecord['source']): Promise<TakeRecord[]> {
-  const from = startOfDay(parseISO(day));
-  const takes = await database()
-    .takes.where('startedAt')
-    .between(from.getTime(), addDays(from, 1).getTime(), true, false)
-    .reverse()
-    .sortBy('startedAt');
+  const takes = await takesOn(day).reverse().toArray();
   return takes.filter((take) => isListed(take) && take.source === source);
 }
 
@@ -50,7 +45,7 @@ async function changeTake(
   await db.transaction('rw', dayTables(), async () => {
     await db.takes.update(takeId, change);
     const take = await db.takes.get(takeId);
-    if (take) await rebuildDays(take);
+    if (take) await rebuildDays([take]);
   });
 }
 

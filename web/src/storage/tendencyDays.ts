@@ -1,17 +1,14 @@
 import { database } from './database.ts';
-import { counts, dayOf, dayRecord, type Player } from './dayRecords.ts';
+import { counts, dayRecord, type Player } from './dayRecords.ts';
 import { setupKey } from './gear.ts';
+import { AFTER_EVERY_DAY } from './moment.ts';
 import type { TakeRecord, TendencyDayRecord } from './records.ts';
 
-/** The map's part of a day, from the takes near it. */
-export async function putTendencyDay(take: Player, day: string, near: readonly TakeRecord[]): Promise<void> {
+/** The map's part of a day, from its takes. */
+export async function putTendencyDay(take: Player, day: string, takes: readonly TakeRecord[]): Promise<void> {
   const { tendencyDays } = database();
-  const own = near.filter(
-    (each) =>
-      counts(each) &&
-      dayOf(each.startedAt) === day &&
-      setupKey(each) === setupKey(take) &&
-      each.source === take.source,
+  const own = takes.filter(
+    (each) => counts(each) && setupKey(each) === setupKey(take) && each.source === take.source,
   );
   const record = dayRecord(take, day, own);
   if (record.cells.length > 0) await tendencyDays.put(record);
@@ -26,12 +23,9 @@ export async function listTendencyDays(
 ): Promise<TendencyDayRecord[]> {
   return database()
     .tendencyDays.where('[setup+source+day]')
-    .between([setup, source, from], [setup, source, LAST])
+    .between([setup, source, from], [setup, source, AFTER_EVERY_DAY])
     .toArray();
 }
-
-/** After every day. */
-const LAST = '\uffff';
 
 /** Every set-up that has days from one kind of source, the one played last first. */
 export async function listSetups(
@@ -43,7 +37,7 @@ export async function listSetups(
     setups.map(async (setup) => {
       const days = tendencyDays
         .where('[setup+source+day]')
-        .between([setup, source, ''], [setup, source, LAST]);
+        .between([setup, source, ''], [setup, source, AFTER_EVERY_DAY]);
       return { setup, lastDay: (await days.last())?.day ?? null };
     }),
   );

@@ -2,6 +2,8 @@ import { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_PARTIAL } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
 import { firstMouthpiece } from './gear.ts';
+import type { Transaction } from 'dexie';
+import { wallClock } from './moment.ts';
 
 /** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
 const ADDED = [
@@ -18,7 +20,7 @@ const ADDED = [
 ];
 
 /** Version 1 to 2: bendWithLevel becomes two plain numbers, and figures that were not measured are null. */
-export function giveNoteMeasures(take: { analysis: { measures: Record<string, unknown> } | null }): void {
+function giveNoteMeasures(take: { analysis: { measures: Record<string, unknown> } | null }): void {
   if (!take.analysis) return;
   const { measures } = take.analysis;
   const bend = measures.bendWithLevel as { centsPer10Db: number; r2: number } | null;
@@ -28,14 +30,14 @@ export function giveNoteMeasures(take: { analysis: { measures: Record<string, un
 }
 
 /** Version 2 to 3: frames have air, harmonics and what was heard unaided; of an older take they are not known. */
-export function giveNewColumns({ columns }: { columns: Record<string, Float32Array> }): void {
+function giveNewColumns({ columns }: { columns: Record<string, Float32Array> }): void {
   const frames = columns.f0Hz.length;
   for (const name of ['airDb', 'unaidedHz']) columns[name] = new Float32Array(frames).fill(NaN);
   columns.partialsDb = new Float32Array(frames * MAX_PARTIAL).fill(NaN);
 }
 
 /** Version 2 to 3: how long the air went before the tone was not measured. */
-export function giveResponse(take: { analysis: { measures: Record<string, unknown> } | null }): void {
+function giveResponse(take: { analysis: { measures: Record<string, unknown> } | null }): void {
   if (take.analysis) take.analysis.measures.responseMs = null;
 }
 
@@ -65,7 +67,7 @@ interface TakeOfVersion3 {
 }
 
 /** Version 3 to 4: the exercise in its second version, the only note as the only item, and no round. */
-export function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
+function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
   if (take.kind === 'swell') take.kind = 'exercise';
   Object.assign(take, { roundId: null, phrase: 0, call: null });
   const { context, analysis } = take;
@@ -96,18 +98,51 @@ export function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void 
 }
 
 /** Version 5 to 6: played on the horn's first mouthpiece, with a reed nobody named; how much of it was high and loud was not counted. */
-export function giveMouthpiece(take: { hornId: HornId } & Record<string, unknown>): void {
+function giveMouthpiece(take: { hornId: HornId } & Record<string, unknown>): void {
   Object.assign(take, { mouthpieceId: firstMouthpiece(take.hornId), reedKind: '', strain: null });
 }
 
 /** Version 5 to 6: of a caution that was read it is not known when. */
-export function giveReadAt(settings: Record<string, unknown>): void {
+function giveReadAt(settings: Record<string, unknown>): void {
   const read = Array.isArray(settings.cautionsRead) ? (settings.cautionsRead as string[]) : [];
   settings.cautionsReadAt = Object.fromEntries(read.map((name) => [name, 0]));
   delete settings.cautionsRead;
 }
 
 /** Version 7 to 8: on a reed that is not one of the Case. */
-export function giveReed(take: Record<string, unknown>): void {
+function giveReed(take: Record<string, unknown>): void {
   take.reedId = '';
+}
+
+/** Version 8 to 9: day and time by the clock of this place, where older takes are taken to have been played. */
+function giveWallClock(take: { startedAt: number } & Record<string, unknown>): void {
+  Object.assign(take, wallClock(take.startedAt));
+}
+
+type RowUpgrade = (row: never) => void;
+type Upgrades = Record<number, Record<string, readonly RowUpgrade[]>>;
+
+/** What each version does to the rows of the one before, table by table. */
+const UPGRADES: Upgrades = {
+  2: { takes: [giveNoteMeasures] },
+  3: { frames: [giveNewColumns], takes: [giveResponse] },
+  4: { takes: [giveItems] },
+  6: { takes: [giveMouthpiece], settings: [giveReadAt] },
+  8: { takes: [giveReed] },
+  9: { takes: [giveWallClock] },
+};
+
+/** Brings every row of a database from the version before up to this one. */
+export async function upgradeRows(transaction: Transaction, version: number): Promise<void> {
+  for (const [table, changes] of Object.entries(UPGRADES[version] ?? {}))
+    await transaction
+      .table(table)
+      .toCollection()
+      .modify((row: never) => changes.forEach((change) => change(row)));
+}
+
+/** Brings one row, as some version wrote it, up to date in place. */
+export function upgradeRow(table: string, row: object, fromVersion: number): void {
+  for (const [version, tables] of Object.entries(UPGRADES))
+    if (Number(version) > fromVersion) for (const change of tables[table] ?? []) change(row as never);
 }

@@ -1,4 +1,11 @@
-// Work off the main thread: the session worker and its typed protocol. No interface, no audio devices.
+// Work off the main thread: the session worker and its typed protocol; the storeroom, for long work on what is stored.
+// No interface, no audio devices.
 export { startSessionWorker, type SessionClient } from './sessionClient.ts';
 export type * from './protocol.ts';
+export { isTakeRunning } from './takeLock.ts';
 export { takeDocument } from './takeDocument.ts';
+export { openStoreroom, soundOfTake, storeroom, told } from './storeroom.ts';
+export type { OpenedScore } from './openScore.ts';
+export type { RecordingAnswer, RecordingRequest } from './keepRecording.ts';
+export type { ArchiveManifest, ArchiveRefusal, PutBackReport } from '../archive/index.ts';
+export type { Storeroom, Stopped } from './storeroomWork.ts';

@@ -7,6 +7,7 @@ import {
 } from '@inner-hum/core/hearing';
 import { markFraction, levelAtFraction } from '@inner-hum/core/exercise';
 import { firstFault, type TakeContext } from '@inner-hum/core/judge';
+import { roundToSteps } from '@inner-hum/core/signal';
 import { createSoundWatch, createTakeGate, type TakeGate } from '@inner-hum/core/tone';
 import type { ArmChange, ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
 import { SoundHistory } from './soundHistory.ts';
@@ -182,6 +183,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
         block.set(samples, lost);
         if (lost > LOST_SECONDS * sampleRateHz) send({ type: 'trouble', trouble: 'lostSound' });
       }
+      // What is heard is what is kept, bit for bit, and can be packed without loss.
+      roundToSteps(block);
       history.append(block);
       const trouble = watch.lookAtSamples(block);
       if (trouble) send({ type: 'trouble', trouble });

@@ -69,13 +69,6 @@ export interface HeardStandIn {
   columns: FrameColumns;
 }
 
-/** A recording of another player. */
-export interface OtherRequest extends Pick<FreeRequest, 'hornId' | 'a4Hz' | 'source' | 'gear'> {
-  samples: Float32Array<ArrayBuffer>;
-  sampleRateHz: number;
-  name: string;
-}
-
 /** The worker's calls. Everything that streams goes by ports and `SessionEvent`s instead. */
 export interface SessionWorker {
   /** Starts listening to blocks from `capture`; events go to `events`. */
@@ -94,8 +87,6 @@ export interface SessionWorker {
   /** How loud a sounding drone of these partials is at the microphone, beside the room, in dBFS; null before half a second. */
   droneLeak(partialsHz: number[]): number | null;
   keepLastMinute(request: FreeRequest): Promise<string | null>;
-  /** Keeps what somebody else played, to be compared with; null where no tone is in it. */
-  keepOther(request: OtherRequest): Promise<string | null>;
   recover(takeId: string): Promise<void>;
   renderStandIn(request: StandInRequest): Float32Array<ArrayBuffer>;
   /** A stand-in performance without silence around it, and what the listener hears in it. */

@@ -1,6 +1,5 @@
 import * as Comlink from 'comlink';
 import { droneLeakDb, findClicks, FrameTrack, listenTo } from '@inner-hum/core/hearing';
-import { takeLoudness } from '@inner-hum/core/judge';
 import { playExercise } from '@inner-hum/core/standin';
 import { eraseTake, finishTake, loadSamples, openDatabase, readTake, storeTake } from '../storage/index.ts';
 import { createLiveSession, type LiveSession } from './liveSession.ts';
@@ -70,20 +69,6 @@ const worker: SessionWorker = {
       FrameTrack.from(newest.columns),
     );
     await storeTake({ record, samples: newest.samples, columns: newest.columns });
-    return record.id;
-  },
-  async keepOther({ samples, sampleRateHz, name, ...request }) {
-    const track = listenTo(samples, sampleRateHz);
-    const loudness = takeLoudness(track);
-    if (!loudness) return null;
-    // Its own softest and loudest: whose microphone it was nobody knows.
-    const scale = { floorDb: loudness.softDb - 6, ceilingDb: loudness.loudDb + 6, source: 'takes' as const };
-    const record = newFreeRecord({ ...request, scale }, sampleRateHz, samples.length, track);
-    await storeTake({
-      record: { ...record, kind: 'other', strain: null, startedAt: Date.now(), playerNote: name },
-      samples,
-      columns: track.slice(0),
-    });
     return record.id;
   },
   async recover(takeId) {

@@ -1,4 +1,5 @@
-const nameOf = (takeId: string) => `inner-hum-take-${takeId}`;
+const PREFIX = 'inner-hum-take-';
+const nameOf = (takeId: string) => `${PREFIX}${takeId}`;
 
 /**
  * Marks a take as being recorded here; the mark goes with the tab, whatever ends it. Returns its release.
@@ -22,4 +23,10 @@ export async function withAbandonedTake(takeId: string, work: () => Promise<void
     if (!(error instanceof DOMException && (error.name === 'TimeoutError' || error.name === 'AbortError')))
       throw error;
   }
+}
+
+/** Whether a take is being recorded, in this tab or another one of this origin. */
+export async function isTakeRunning(): Promise<boolean> {
+  const { held = [] } = await navigator.locks.query();
+  return held.some(({ name }) => name?.startsWith(PREFIX));
 }

@@ -1,6 +1,6 @@
 import { CLICK_SECONDS, findClicks, findHoles, type FrameTrack } from '@inner-hum/core/hearing';
 import { analyseTake, strainOf, takeLoudness, type TakeContext } from '@inner-hum/core/judge';
-import type { Gear, TakeRecord } from '../storage/index.ts';
+import { wallClock, type Gear, type TakeRecord } from '../storage/index.ts';
 import type { FreeRequest, InputSource } from './protocol.ts';
 
 /** How far from its due time a click may be found: what latency calibration leaves, or all of it without one. */
@@ -44,6 +44,7 @@ export function newTakeRecord(setting: TakeSetting): TakeRecord {
     roundId,
     phrase,
     startedAt,
+    ...wallClock(startedAt),
     hornId: context.hornId,
     ...gear,
     a4Hz: context.a4Hz,
@@ -89,6 +90,7 @@ export function newFreeRecord(
   track: FrameTrack,
 ): TakeRecord {
   const lengthSeconds = sampleCount / sampleRateHz;
+  const startedAt = Math.round(Date.now() - 1000 * lengthSeconds);
   return {
     ...structuredClone(UNJUDGED),
     id: crypto.randomUUID(),
@@ -96,7 +98,8 @@ export function newFreeRecord(
     kind: 'free',
     roundId: null,
     phrase: 0,
-    startedAt: Math.round(Date.now() - 1000 * lengthSeconds),
+    startedAt,
+    ...wallClock(startedAt),
     hornId: request.hornId,
     ...request.gear,
     a4Hz: request.a4Hz,

@@ -49,6 +49,7 @@ function Builder({ own, settings }: { own: OwnExercise; settings: SettingsRecord
       draft={draft}
       horn={playersHorn(settings)}
       naming={settings.naming}
+      a4Hz={settings.a4Hz}
       shift={readShift(draft.exercise, settings.hornId)}
       playAddress={`/stand/own/${id}`}
       tryAddress={`/stand/own/${id}?by=standIn`}

@@ -11,7 +11,7 @@ import {
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, extentText } from '../../ui/index.ts';
+import { ActionButton, ActionLink, exerciseName, extentText, ScoreButtons } from '../../ui/index.ts';
 import { ExerciseFields } from './ExerciseFields.tsx';
 import { PhraseEditor } from './PhraseEditor.tsx';
 import { PhraseList } from './PhraseList.tsx';
@@ -22,6 +22,7 @@ interface BuilderViewProps {
   draft: Draft;
   horn: Horn;
   naming: NoteNaming;
+  a4Hz: number;
   /** Half steps from what is stored to what is read. */
   shift: number;
   playAddress: string;
@@ -110,6 +111,12 @@ export function BuilderView(props: BuilderViewProps) {
             </ActionLink>
             <ActionLink to={props.tryAddress}>{t('builder.tryIt')}</ActionLink>
             <ActionLink to={props.sheetAddress}>{t('shelf.printOne')}</ActionLink>
+            <ScoreButtons
+              exercise={exercise}
+              name={exerciseName(exercise, t)}
+              hornId={horn.id}
+              a4Hz={props.a4Hz}
+            />
           </>
         )}
       </Flex>

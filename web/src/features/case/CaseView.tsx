@@ -1,10 +1,10 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionLink, Choice, NumberField, RoomHeading } from '../../ui/index.ts';
+import { ActionLink, Choice, NumberField, RoomHeading, Section } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
 import { CapFields } from './CapFields.tsx';
 import { HornCheckFields } from './HornCheckFields.tsx';
@@ -24,14 +24,11 @@ const PROFILE_IDS = ['steady', 'goodDay', 'stair', 'slips', 'airy'] as const;
 export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
   const { t } = useTranslation();
   const section = (title: string, children: ReactNode) => (
-    <Box as="section" py="5" borderTopWidth="1px" borderTopStyle="solid" borderTopColor="line">
-      <Heading as="h2" fontFamily="heading" fontSize="large" mb="3">
-        {title}
-      </Heading>
+    <Section title={title}>
       <Flex columnGap={{ base: '6', md: '9' }} rowGap="4" wrap="wrap">
         {children}
       </Flex>
-    </Box>
+    </Section>
   );
   const oneOf = <Name extends keyof SettingsRecord, Value extends SettingsRecord[Name] & string>(
     name: Name,
@@ -116,6 +113,13 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             <ActionLink to="/reading">{t('case.reading')}</ActionLink>
           </Flex>
         </>,
+      )}
+      {section(
+        t('case.keeping'),
+        <Box maxW="prose">
+          <Box mb="3">{t('keeping.aside')}</Box>
+          <ActionLink to="/case/keeping">{t('case.toKeeping')}</ActionLink>
+        </Box>,
       )}
       {section(t('case.keys'), <KeyFields settings={settings} onChange={onChange} />)}
       {section(

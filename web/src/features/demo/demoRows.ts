@@ -6,6 +6,7 @@ import { drillAddress } from '../../session/index.ts';
 import {
   dayOf,
   trialAddress,
+  wallClock,
   type ManyRows,
   type RoundRecord,
   type TakeRecord,
@@ -30,6 +31,7 @@ function takeRecord(take: DemoTake, startedAt: number): TakeRecord {
     phrase: take.phrase,
     call: take.call,
     startedAt,
+    ...wallClock(startedAt),
     hornId: context.hornId,
     a4Hz: context.a4Hz,
     scale: context.scale,

@@ -1,5 +1,6 @@
 import { unpackDemo } from '@inner-hum/core/formats';
 import { writtenMidi } from '@inner-hum/core/horn';
+import { subDays } from 'date-fns';
 import {
   addOwnExercise,
   changeSettings,
@@ -32,6 +33,8 @@ export async function loadDemo(): Promise<void> {
   await changeSettings({
     visited: true,
     source: 'standIn',
+    // The invented player is careful.
+    archivedAt: subDays(today, 4).getTime(),
     favourites: [...own.map((id) => `own.${id}`), 'pairedSwells', 'quietDescent'],
     reedIds: Object.fromEntries(pack.reedsOn.map(({ hornId, reedId }) => [hornId, reedId])),
     reedKinds: Object.fromEntries(pack.reedsOn.map(({ hornId, reedId }) => [hornId, kindOf(reedId)])),

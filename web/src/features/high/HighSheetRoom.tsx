@@ -1,16 +1,28 @@
+import { Box } from '@chakra-ui/react';
+import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
-import { ActionLink, PrintedPage, readPaper } from '../../ui/index.ts';
+import { pageOfElement } from '../../listing/index.ts';
+import { ActionButton, ActionLink, downloadFile, PrintedPage, readPaper } from '../../ui/index.ts';
 import { HighSheetView } from './HighSheetView.tsx';
 import { useHighChart } from './useHighChart.ts';
 
+/** What is printed stands on white, whatever the light. */
+const PAPER = 'white';
+
 /** The chart of high notes on one page. */
 export function Component() {
-  const { t } = useTranslation();
+  const { t, i18n } = useTranslation();
   const [search, setSearch] = useSearchParams();
   const chart = useHighChart();
+  const sheet = useRef<HTMLDivElement | null>(null);
   if (!chart) return null;
   const { settings, mouthpiece } = chart;
+  function savePage() {
+    if (!sheet.current) return;
+    const page = pageOfElement(sheet.current, t('high.title'), PAPER, i18n.language);
+    downloadFile(`high-notes-${settings.hornId}.html`, new Blob([page]), 'text/html');
+  }
   return (
     <PrintedPage
       title={t('high.title')}
@@ -18,12 +30,19 @@ export function Component() {
       paper={readPaper(search)}
       onPaper={(paper) => setSearch({ paper }, { replace: true })}
       back={
-        <ActionLink look="plain" to="/high">
-          {t('high.back')}
-        </ActionLink>
+        <>
+          <ActionButton look="plain" onClick={savePage}>
+            {t('map.savePage')}
+          </ActionButton>
+          <ActionLink look="plain" to="/high">
+            {t('high.back')}
+          </ActionLink>
+        </>
       }
     >
-      <HighSheetView chart={chart} />
+      <Box ref={sheet}>
+        <HighSheetView chart={chart} />
+      </Box>
     </PrintedPage>
   );
 }

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
-import { loadSamples } from '../../storage/index.ts';
+import { soundOfTake } from '../../workers/index.ts';
 import { ActionButton, useUnnamed } from '../../ui/index.ts';
 import type { PlayedMatch } from './matchPairs.ts';
 
@@ -20,7 +20,7 @@ export function BlindListen({ match, names }: BlindListenProps) {
 
   async function load(): Promise<TakePlayer[]> {
     if (players.current.length > 0) return players.current;
-    const samples = await loadSamples(match.takeId);
+    const samples = await soundOfTake(match.takeId);
     players.current = [match.first, match.second].map(({ startSeconds, endSeconds }) => {
       const at = (seconds: number) => Math.round(seconds * match.sampleRateHz);
       // Each is brought to the same loudest moment, so that loudness does not tell.

@@ -1,7 +1,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { familyById } from '@inner-hum/core/exercise';
 import { writtenMidi, type WrittenMidi } from '@inner-hum/core/horn';
-import type { MouthpieceAdvice, MouthpieceModel } from '@inner-hum/core/tendency';
+import { WITHIN_90, type MouthpieceAdvice, type MouthpieceModel } from '@inner-hum/core/tendency';
 import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../session/index.ts';
@@ -68,7 +68,7 @@ export function AdviceView({ data, advice, model, perMm, playedMinutes }: Advice
         })}{' '}
         {advice?.isLimited && t('advise.limited')}{' '}
         {map.warmUp &&
-          map.warmUp.cents > Math.max(LEAST_COLD, 1.645 * map.warmUp.error) &&
+          map.warmUp.cents > Math.max(LEAST_COLD, WITHIN_90 * map.warmUp.error) &&
           t('advise.warmUp', { cents: Math.round(map.warmUp.cents), minutes: map.warmUp.minutes })}
       </Box>
       {advice && (

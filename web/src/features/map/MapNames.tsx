@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import type { TendencyMap } from '@inner-hum/core/tendency';
+import { WITHIN_90, type TendencyMap } from '@inner-hum/core/tendency';
 import type { KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { centsText, NoteGlyph, noteText } from '../../ui/index.ts';
@@ -45,7 +45,7 @@ export function MapNames({ map, scale, looked, naming, shift, soft, loud, onLook
             soft: centsText(at(soft).cents, t),
             medium: centsText(at(0).cents, t),
             loud: centsText(at(loud).cents, t),
-            error: Math.round(1.645 * at(0).error),
+            error: Math.round(WITHIN_90 * at(0).error),
           })}
           onClick={() => onLook(writtenMidi === looked ? null : writtenMidi)}
           style={{ width: stepOf(scale) }}

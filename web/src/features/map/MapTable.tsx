@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { WITHIN_90 } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { centsText, NoteGlyph } from '../../ui/index.ts';
 import { rowText } from './mapText.ts';
@@ -51,7 +52,7 @@ export function MapTable({ data: { map, sums, settings }, shift, soft, loud }: M
                 {cell(days === 0 ? null : centsText(at(soft).cents, t))}
                 {cell(days === 0 ? null : centsText(at(0).cents, t))}
                 {cell(days === 0 ? null : centsText(at(loud).cents, t))}
-                {cell(days === 0 ? null : t('map.within', { cents: Math.round(1.645 * at(0).error) }))}
+                {cell(days === 0 ? null : t('map.within', { cents: Math.round(WITHIN_90 * at(0).error) }))}
                 {COLUMNS.map((name) => {
                   const value = sums[i].measures[name];
                   return cell(value === null ? null : rowText(name, value, t), name);

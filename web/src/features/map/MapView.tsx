@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { TFunction } from 'i18next';
+import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useElementWidth } from '../../ribbon/index.ts';
 import { ActionButton, Choice, RoomHeading, Select, useNarrow } from '../../ui/index.ts';
@@ -10,6 +11,7 @@ import { MapPicture } from './MapPicture.tsx';
 import { MapRows } from './MapRows.tsx';
 import { mapScale } from './mapScale.ts';
 import { MapTable } from './MapTable.tsx';
+import { SaveMap } from './SaveMap.tsx';
 import { NotePanel } from './NotePanel.tsx';
 import type { HornMap } from './useHornMap.ts';
 
@@ -30,6 +32,7 @@ export function MapView(props: MapViewProps) {
   const { data, look, shift, soft, loud, onLook, onPitch } = props;
   const { t } = useTranslation();
   const [frame, width] = useElementWidth();
+  const picture = useRef<HTMLDivElement | null>(null);
   const narrow = useNarrow();
   const { settings, horn, map } = data;
   const { naming } = settings;
@@ -102,7 +105,7 @@ export function MapView(props: MapViewProps) {
         aria-label={t('map.picture')}
       >
         {width > 0 && (
-          <>
+          <Box ref={picture}>
             <MapPicture
               map={map}
               pitch={data.pitch}
@@ -123,7 +126,7 @@ export function MapView(props: MapViewProps) {
               onLook={(note) => onLook({ note })}
             />
             <MapRows data={data} scale={scale} />
-          </>
+          </Box>
         )}
       </Box>
       {look.note !== null ? (
@@ -139,6 +142,7 @@ export function MapView(props: MapViewProps) {
         <MapColumns data={data} shift={shift} onLook={(note) => onLook({ note })} />
       )}
       <MapTable data={data} shift={shift} soft={soft} loud={loud} />
+      <SaveMap data={data} soft={soft} loud={loud} picture={picture} />
     </Box>
   );
 }

@@ -1,10 +1,10 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { observationsIn } from '@inner-hum/core/tendency';
+import { observationsIn, WITHIN_90 } from '@inner-hum/core/tendency';
 import { format } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { dayOf, gearOf, judgedOn, setupKey } from '../../storage/index.ts';
+import { gearOf, playedAt, judgedOn, setupKey } from '../../storage/index.ts';
 import { ActionButton, ActionLink, centsText, NoteGlyph, noteText } from '../../ui/index.ts';
 import { rowText } from './mapText.ts';
 import type { PlayedPoint } from './NoteCharts.tsx';
@@ -37,7 +37,7 @@ export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelP
   const from = days.at(0)?.day ?? '';
   const played = (takes ?? []).flatMap((take) => {
     if (!take.context || !take.analysis || setupKey(take) !== setupKey(gearOf(settings))) return [];
-    if (dayOf(take.startedAt) < from) return [];
+    if (take.day < from) return [];
     const points = observationsIn(take.context, take.analysis)
       .filter(({ writtenMidi }) => writtenMidi === note)
       .flatMap((each) => each.points);
@@ -68,7 +68,7 @@ export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelP
             ? t('map.notHeard')
             : t('map.noteTold', {
                 medium: centsText(cents, t),
-                error: Math.round(1.645 * error),
+                error: Math.round(WITHIN_90 * error),
                 soft: centsText(tendency.at(soft).cents, t),
                 loud: centsText(tendency.at(loud).cents, t),
                 count: tendency.days,
@@ -103,7 +103,7 @@ export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelP
                 <li key={take.id}>
                   <ActionLink look="plain" to={`/takes/${take.id}`}>
                     {t('map.takeOf', {
-                      date: format(take.startedAt, 'd MMM, HH:mm'),
+                      date: format(playedAt(take), 'd MMM, HH:mm'),
                       cents: centsText(of[0].cents, t),
                     })}
                   </ActionLink>

@@ -1,4 +1,4 @@
-import type { MouthpieceAdvice } from '@inner-hum/core/tendency';
+import { WITHIN_90, type MouthpieceAdvice } from '@inner-hum/core/tendency';
 import type { TFunction } from 'i18next';
 
 /** The advice in a sentence; what is missing where there is none. */
@@ -8,7 +8,7 @@ export function adviceText(advice: MouthpieceAdvice | null, t: TFunction): strin
   if (pullOutMm === 0) return t('advise.leaveIt', { cents: Math.round(beforeCents) });
   return t(pullOutMm > 0 ? 'advise.out' : 'advise.in', {
     mm: Math.abs(pullOutMm).toFixed(1),
-    error: (1.645 * errorMm).toFixed(1),
+    error: (WITHIN_90 * errorMm).toFixed(1),
     before: Math.round(beforeCents),
     after: Math.round(afterCents),
   });

@@ -16,7 +16,7 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { RibbonScore, useElementWidth } from '../../ribbon/index.ts';
-import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import {
   ActionButton,
   ActionLink,
@@ -24,6 +24,7 @@ import {
   familyName,
   OptionFields,
   RoomHeading,
+  ScoreButtons,
   StarButton,
   verdictText,
 } from '../../ui/index.ts';
@@ -88,6 +89,7 @@ export function FamilyView(props: FamilyViewProps) {
             </ActionLink>
             <ActionLink to={props.sheetAddress}>{t('shelf.printOne')}</ActionLink>
             <ActionButton onClick={props.onCopy}>{t('shelf.copy')}</ActionButton>
+            <ScoreButtons exercise={exercise} name={name} hornId={hornId} a4Hz={settings.a4Hz} />
             <ActionLink look="plain" to="/shelf">
               {t('shelf.back')}
             </ActionLink>
@@ -108,7 +110,7 @@ export function FamilyView(props: FamilyViewProps) {
                 to={last.roundId ? `/takes/round/${last.roundId}` : `/takes/${last.id}`}
               >
                 {t('shelf.last', {
-                  date: format(last.startedAt, 'd MMM'),
+                  date: format(playedAt(last), 'd MMM'),
                   verdict: verdictText(last.analysis, naming, t),
                 })}
               </ActionLink>

@@ -14,6 +14,8 @@ export function ImportTold({ answer }: { answer: ImportAnswer }) {
             <Box key={index}>{t('shelf.refused', { index: index + 1, why })}</Box>
           ))}
         </>
+      ) : answer.kind === 'refusedScore' ? (
+        t('score.refused', { why: answer.why })
       ) : (
         t(`shelf.file.${answer.kind}`)
       )}

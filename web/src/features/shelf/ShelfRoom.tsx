@@ -1,4 +1,5 @@
-import { newExercise } from '@inner-hum/core/exercise';
+import { newExercise, type Exercise } from '@inner-hum/core/exercise';
+import type { ReadScore } from '@inner-hum/core/scores';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -11,11 +12,16 @@ import {
   toggleFavourite,
   undoDeleteOwnExercise,
 } from '../../storage/index.ts';
+import { storeroom } from '../../workers/index.ts';
 import { importExercises, type ImportAnswer } from './importExercises.ts';
 import { shelfEntries } from './shelfEntries.ts';
 import { readShelfFilter, shelfSearch } from './shelfFilter.ts';
 import { ShelfView } from './ShelfView.tsx';
 import { useDeleted } from './useDeleted.ts';
+
+/** A file is told by what it is: exercises of ours are JSON, everything else is a score. */
+const LIKE_JSON = /^\s*[[{]/;
+const HEAD_BYTES = 64;
 
 /** What is there to practise with: every family, ready for this horn and range, and the player's own. */
 export function Component() {
@@ -25,6 +31,8 @@ export function Component() {
   const own = useLiveQuery(listOwnExercises);
   const last = useLiveQuery(lastTakes);
   const [answer, setAnswer] = useState<ImportAnswer | null>(null);
+  const [score, setScore] = useState<ReadScore | null>(null);
+  const [scoreKey, setScoreKey] = useState(0);
   const deleted = useDeleted(own);
   const hornId = settings?.hornId;
   const range = hornId && settings.ranges[hornId];
@@ -35,6 +43,25 @@ export function Component() {
     [own, hornId, range?.lowest, range?.highest],
   );
   if (!settings || !entries || !own) return null;
+  async function bringIn(file: File) {
+    setScore(null);
+    if (/\.json$/i.test(file.name) || LIKE_JSON.test(await file.slice(0, HEAD_BYTES).text())) {
+      setAnswer(await importExercises(file));
+      return;
+    }
+    const opened = await storeroom()?.openScore(file);
+    setAnswer(opened?.kind === 'refused' ? { kind: 'refusedScore', why: opened.why } : null);
+    if (opened?.kind === 'read') {
+      setScore(opened.score);
+      setScoreKey((key) => key + 1);
+    }
+  }
+  async function keepScore(exercise: Exercise, to: 'shelf' | 'routes') {
+    const id = await addOwnExercise(exercise, Date.now());
+    setScore(null);
+    setAnswer({ kind: 'taken', count: 1, refused: [] });
+    if (to === 'routes') await navigate(`/ladder/routes?own=${id}`);
+  }
   return (
     <ShelfView
       entries={entries}
@@ -51,7 +78,12 @@ export function Component() {
           navigate(`/shelf/own/${id}`),
         )
       }
-      onImport={(file) => void importExercises(file).then(setAnswer)}
+      score={score}
+      scoreKey={scoreKey}
+      horn={playersHorn(settings)}
+      onKeepScore={(exercise, to) => void keepScore(exercise, to)}
+      onLeaveScore={() => setScore(null)}
+      onImport={(file) => void bringIn(file)}
       onExport={() => saveExercises(own.map(({ exercise }) => exercise))}
       onUndo={() => {
         if (deleted.id) void undoDeleteOwnExercise(deleted.id);

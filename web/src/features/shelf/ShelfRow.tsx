@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { RibbonScore } from '../../ribbon/index.ts';
-import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import { ActionLink, exerciseName, extentText, StarButton, useNarrow, verdictText } from '../../ui/index.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
 
@@ -75,7 +75,7 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
         {last?.analysis && (
           <Box color="muted" fontSize="small" data-testid="last-result">
             {t('shelf.last', {
-              date: format(last.startedAt, 'd MMM'),
+              date: format(playedAt(last), 'd MMM'),
               verdict: verdictText(last.analysis, naming, t),
             })}
           </Box>

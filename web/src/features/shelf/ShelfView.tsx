@@ -1,8 +1,11 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
-import { useRef } from 'react';
+import { Box, Flex } from '@chakra-ui/react';
+import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
+import type { Exercise } from '@inner-hum/core/exercise';
+import type { Horn } from '@inner-hum/core/horn';
+import type { ReadScore } from '@inner-hum/core/scores';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
-import { ActionButton, ActionLink, exerciseName, RoomHeading, UndoBar } from '../../ui/index.ts';
+import { ActionButton, ActionLink, exerciseName, FileButton, RoomHeading, UndoBar } from '../../ui/index.ts';
 import { ImportTold } from './ImportTold.tsx';
 import type { ImportAnswer } from './importExercises.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
@@ -19,18 +22,27 @@ interface ShelfViewProps {
   /** The exercise just taken off, while it can come back. */
   deletedName: string | null;
   hasOwn: boolean;
+  /** A score that was brought in and is not yet an exercise; another one has another key. */
+  score: ReadScore | null;
+  scoreKey: number;
+  horn: Horn;
   onFilter(filter: ShelfFilter): void;
   onStar(key: string): void;
   onNew(): void;
   onImport(file: File): void;
   onExport(): void;
+  onKeepScore(exercise: Exercise, to: 'shelf' | 'routes'): void;
+  onLeaveScore(): void;
   onUndo(): void;
 }
+
+/** Reads scores for other programs; large, and seldom wanted. */
+const ScorePanel = lazy(() => import('./ScorePanel.tsx'));
+const KINDS = '.json,.musicxml,.xml,.mxl,.mid,.midi';
 
 export function ShelfView(props: ShelfViewProps) {
   const { entries, last, settings, filter, answer, deletedName } = props;
   const { t } = useTranslation();
-  const file = useRef<HTMLInputElement>(null);
   const told = ({ familyId, written }: ShelfEntry) =>
     familyId
       ? `${t(`familyName.${familyId}`)} ${t(`familyPurpose.${familyId}`)}`
@@ -51,9 +63,9 @@ export function ShelfView(props: ShelfViewProps) {
         end={
           <Flex gap="4" wrap="wrap">
             <ActionButton onClick={props.onNew}>{t('shelf.new')}</ActionButton>
-            <ActionButton look="plain" onClick={() => file.current?.click()}>
+            <FileButton accept={KINDS} onFiles={([file]) => props.onImport(file)}>
               {t('shelf.import')}
-            </ActionButton>
+            </FileButton>
             {props.hasOwn && (
               <ActionButton look="plain" onClick={props.onExport}>
                 {t('shelf.export')}
@@ -64,19 +76,6 @@ export function ShelfView(props: ShelfViewProps) {
                 {t('shelf.print')}
               </ActionLink>
             )}
-            <chakra.input
-              ref={file}
-              type="file"
-              accept=".json,application/json"
-              display="none"
-              aria-label={t('shelf.import')}
-              onChange={(event) => {
-                const [chosen] = event.target.files ?? [];
-                if (chosen) props.onImport(chosen);
-                // The same file may be brought in again.
-                event.target.value = '';
-              }}
-            />
           </Flex>
         }
       />
@@ -84,6 +83,18 @@ export function ShelfView(props: ShelfViewProps) {
         <UndoBar text={t('shelf.deleted', { name: deletedName })} onUndo={props.onUndo} />
       )}
       {answer && <ImportTold answer={answer} />}
+      {props.score && (
+        <Suspense fallback={null}>
+          <ScorePanel
+            key={props.scoreKey}
+            score={props.score}
+            horn={props.horn}
+            settings={settings}
+            onKeep={props.onKeepScore}
+            onLeave={props.onLeaveScore}
+          />
+        </Suspense>
+      )}
       <ShelfFilterBar filter={filter} onChange={props.onFilter} />
       {found.length === 0 && <Box maxW="prose">{t(`shelf.none.${filter.shown}`)}</Box>}
       <Box as="ul">

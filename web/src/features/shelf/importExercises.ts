@@ -1,4 +1,5 @@
 import { parseExercise } from '@inner-hum/core/exercise';
+import { readJson } from '@inner-hum/core/formats';
 import { addOwnExercise } from '../../storage/index.ts';
 
 /** A file of exercises is never larger; what is, is something else. */
@@ -8,14 +9,15 @@ const MOST_EXERCISES = 500;
 /** What became of a file: how many were taken in, and which were refused and why. */
 export type ImportAnswer =
   | { kind: 'taken'; count: number; refused: { index: number; why: string }[] }
-  | { kind: 'tooLarge' | 'tooMany' | 'notJson' | 'empty' };
+  | { kind: 'tooLarge' | 'tooMany' | 'notJson' | 'empty' }
+  | { kind: 'refusedScore'; why: string };
 
 /** Reads one exercise or a list of them from a file. What is sound is taken in; the rest is told, place by place. */
 export async function importExercises(file: File): Promise<ImportAnswer> {
   if (file.size > MOST_BYTES) return { kind: 'tooLarge' };
   let value: unknown;
   try {
-    value = JSON.parse(await file.text());
+    value = readJson(await file.text(), { depth: 12 });
   } catch {
     return { kind: 'notJson' };
   }

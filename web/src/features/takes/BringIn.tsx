@@ -1,53 +1,89 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useSession } from '../../session/index.ts';
-import { ActionLink } from '../../ui/index.ts';
-import { bringIn, MOST_MINUTES, type BroughtIn } from './bringIn.ts';
+import { ActionButton, ActionLink, Choice, FileButton } from '../../ui/index.ts';
+import { storeroom } from '../../workers/index.ts';
+import { bringIn, MOST_MINUTES, type BroughtIn, type Whose } from './bringIn.ts';
 
-/** A door for a recording of another player, to be laid over one's own takes. */
+/** Sounds that browsers read. */
+const KINDS = 'audio/*,.wav,.flac,.mp3,.ogg,.opus,.m4a';
+
+/** A door for recordings: one's own, parted into takes at their pauses, or another player's, to be laid over them. */
 export function BringIn() {
   const { t } = useTranslation();
-  const session = useSession();
-  const [told, setTold] = useState<BroughtIn | { kind: 'busy' } | null>(null);
-  async function take(file: File) {
-    setTold({ kind: 'busy' });
-    setTold(await bringIn(file, session));
+  const [whose, setWhose] = useState<Whose>('own');
+  const [answers, setAnswers] = useState<BroughtIn[]>([]);
+  const [busy, setBusy] = useState<{ done: number; of: number } | null>(null);
+  const running = useRef<AbortController | null>(null);
+  useEffect(() => () => running.current?.abort(), []);
+  function stop() {
+    running.current?.abort();
+    storeroom()?.stop();
   }
+
+  async function take(files: File[]) {
+    const controller = new AbortController();
+    running.current = controller;
+    setAnswers([]);
+    setBusy({ done: 0, of: files.length });
+    await bringIn(
+      files,
+      whose,
+      (answer, done) => {
+        setAnswers((before) => [...before, answer]);
+        setBusy({ done, of: files.length });
+      },
+      controller.signal,
+    );
+    setBusy(null);
+  }
+  const kept = answers.flatMap((answer) => (answer.kind === 'kept' ? answer.takeIds : []));
   return (
-    <Box mb="4">
-      <chakra.label
-        display="inline-flex"
-        alignItems="center"
-        minH="touch"
-        cursor="pointer"
-        textDecoration="underline"
-        textUnderlineOffset="4px"
-        textDecorationColor="brass"
-        _focusWithin={{ outline: '3px solid', outlineColor: 'brass' }}
-      >
+    <Box as="details" mb="4" data-testid="bring-in">
+      <Box as="summary" minH="touch" cursor="pointer" display="list-item" pt="2">
         {t('takes.bringIn')}
-        <chakra.input
-          type="file"
-          accept="audio/*"
-          position="absolute"
-          w="1px"
-          h="1px"
-          opacity="0"
-          onChange={({ target }) => {
-            const file = target.files?.[0];
-            if (file) void take(file);
-            target.value = '';
-          }}
+      </Box>
+      <Box maxW="prose" mb="3">
+        {t('bringIn.what', { own: MOST_MINUTES.own, other: MOST_MINUTES.other })}
+      </Box>
+      <Flex gap="6" wrap="wrap" alignItems="flex-end">
+        <Choice
+          legend={t('bringIn.whose')}
+          value={whose}
+          onChange={(value) => setWhose(value)}
+          options={(['own', 'other'] as const).map((value) => ({ value, label: t(`bringIn.of.${value}`) }))}
         />
-      </chakra.label>
-      {told && (
-        <Box role="status" bg="cane" px="4" py="2" mt="2">
-          {t(`bringIn.${told.kind}`, { minutes: MOST_MINUTES })}{' '}
-          {told.kind === 'kept' && (
-            <ActionLink look="plain" to={`/takes/${told.takeId}`}>
-              {t('bringIn.open')}
-            </ActionLink>
+        {busy ? (
+          <ActionButton onClick={stop}>{t('bringIn.stop')}</ActionButton>
+        ) : (
+          <FileButton accept={KINDS} multiple onFiles={(files) => void take(files)}>
+            {t('bringIn.choose')}
+          </FileButton>
+        )}
+      </Flex>
+      {(busy !== null || answers.length > 0) && (
+        <Box role="status" bg="cane" px="4" py="2" mt="3">
+          {busy && <Box>{t('bringIn.busy', busy)}</Box>}
+          {kept.length > 0 && (
+            <Box>
+              {t('bringIn.kept', { count: kept.length })}{' '}
+              {kept.length === 1 && (
+                <ActionLink look="plain" to={`/takes/${kept[0]}`}>
+                  {t('bringIn.open')}
+                </ActionLink>
+              )}
+            </Box>
+          )}
+          {answers.map((answer, i) =>
+            answer.kind === 'kept' ? null : (
+              // The same file may be chosen twice.
+              <Box key={i}>
+                {t('bringIn.not', {
+                  name: answer.name,
+                  why: answer.why ?? t(`bringIn.why.${answer.kind}`),
+                })}
+              </Box>
+            ),
           )}
         </Box>
       )}

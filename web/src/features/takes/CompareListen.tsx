@@ -3,7 +3,8 @@ import { secondsPerBeat } from '@inner-hum/core/exercise';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
-import { loadSamples, type TakeRecord } from '../../storage/index.ts';
+import type { TakeRecord } from '../../storage/index.ts';
+import { soundOfTake } from '../../workers/index.ts';
 import { ActionButton, Key, useFreeKeys, useUnnamed } from '../../ui/index.ts';
 import type { TakeDrawing } from '../../listing/index.ts';
 
@@ -60,7 +61,7 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
   async function playerOf(which: Which): Promise<TakePlayer> {
     const { take } = heard[which];
     players.current[which] ??= createTakePlayer(
-      await loadSamples(take.id),
+      await soundOfTake(take.id),
       take.sampleRateHz,
       () => setSounding((now) => (now === which ? null : now)),
       1,

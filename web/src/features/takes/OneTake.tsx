@@ -1,3 +1,4 @@
+import { encodeWav } from '@inner-hum/core/formats';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -5,16 +6,17 @@ import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
 import { saveTake } from '../../session/index.ts';
 import {
   deleteTake,
-  loadSamples,
   readSettings,
   readTakeFrames,
   writePlayerNote,
   type TakeRecord,
 } from '../../storage/index.ts';
+import { downloadFile } from '../../ui/index.ts';
 import { OneTakeView } from './OneTakeView.tsx';
 import { drawTake } from '../../listing/index.ts';
 import { takeFileName } from './takeFileName.ts';
 import { useOtherTake } from './useOtherTake.ts';
+import { useTakeSound } from './useTakeSound.ts';
 
 export function OneTake({ take }: { take: TakeRecord }) {
   const navigate = useNavigate();
@@ -25,6 +27,7 @@ export function OneTake({ take }: { take: TakeRecord }) {
   const player = useRef<TakePlayer | null>(null);
   const [cursorSeconds, setCursor] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
+  const { noSound, loadSound } = useTakeSound(take);
 
   useEffect(() => () => player.current?.close(), []);
   useEffect(() => {
@@ -39,9 +42,9 @@ export function OneTake({ take }: { take: TakeRecord }) {
   }, [playing]);
 
   async function listen(fromSeconds: number) {
-    player.current ??= createTakePlayer(await loadSamples(take.id), take.sampleRateHz, () =>
-      setPlaying(false),
-    );
+    const samples = player.current ? null : await loadSound();
+    if (samples) player.current ??= createTakePlayer(samples, take.sampleRateHz, () => setPlaying(false));
+    if (!player.current) return;
     player.current.play(fromSeconds);
     setPlaying(true);
   }
@@ -51,7 +54,14 @@ export function OneTake({ take }: { take: TakeRecord }) {
   }
   async function save() {
     if (!columns) return;
-    await saveTake(takeFileName(take), { record: take, columns, samples: await loadSamples(take.id) });
+    const samples = (await loadSound()) ?? new Float32Array(0);
+    await saveTake(takeFileName(take), { record: take, columns, samples });
+  }
+  async function saveWav() {
+    const samples = await loadSound();
+    if (!samples) return;
+    const { sampleRateHz } = take;
+    downloadFile(`${takeFileName(take)}.wav`, await encodeWav({ samples, sampleRateHz }), 'audio/wav');
   }
   async function remove() {
     await deleteTake(take.id, Date.now());
@@ -70,6 +80,7 @@ export function OneTake({ take }: { take: TakeRecord }) {
       onOther={choose}
       cursorSeconds={cursorSeconds}
       playing={playing}
+      noSound={noSound}
       onCursor={(seconds) => {
         setCursor(seconds);
         if (playing) player.current?.play(seconds);
@@ -77,6 +88,7 @@ export function OneTake({ take }: { take: TakeRecord }) {
       onListen={() => (playing ? pause() : void listen(cursorSeconds ?? drawing?.fromSeconds ?? 0))}
       onNote={(text) => void writePlayerNote(take.id, text)}
       onSave={() => void save()}
+      onSaveWav={() => void saveWav()}
       onDelete={() => void remove()}
     />
   );

@@ -13,7 +13,7 @@ import {
   useFreeKeys,
   VerdictWords,
 } from '../../ui/index.ts';
-import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
+import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import { ColourBeside } from './ColourBeside.tsx';
 import { CompareListen } from './CompareListen.tsx';
 import { CompareChoice } from './CompareChoice.tsx';
@@ -26,6 +26,7 @@ import { TakeScatter } from './TakeScatter.tsx';
 import { noteOf } from './takeFilter.ts';
 import { takeLabel, TakeTitle } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
+import type { NoSound } from './useTakeSound.ts';
 
 interface OneTakeViewProps {
   take: TakeRecord;
@@ -38,10 +39,13 @@ interface OneTakeViewProps {
   onOther(takeId: string): void;
   cursorSeconds: number | null;
   playing: boolean;
+  /** Why nothing is heard; null where it is, or was not asked for. */
+  noSound: NoSound | null;
   onCursor(seconds: number): void;
   onListen(): void;
   onNote(text: string): void;
   onSave(): void;
+  onSaveWav(): void;
   onDelete(): void;
 }
 
@@ -57,7 +61,7 @@ export function OneTakeView(props: OneTakeViewProps) {
         here: t('compare.here'),
         there:
           noteOf(other.take) === noteOf(take)
-            ? format(other.take.startedAt, 'd MMM, HH:mm')
+            ? format(playedAt(other.take), 'd MMM, HH:mm')
             : takeLabel(other.take, settings.naming, t),
       }
     : null;
@@ -67,7 +71,7 @@ export function OneTakeView(props: OneTakeViewProps) {
         title={<TakeTitle take={take} naming={settings.naming} />}
         aside={[
           t(`horn.${take.hornId}`),
-          format(take.startedAt, 'EEEE d MMMM, HH:mm'),
+          format(playedAt(take), 'EEEE d MMMM, HH:mm'),
           t(`source.${take.source}`),
           ...(take.eyes === 'blind' ? [t('take.blind')] : []),
           ...(take.recovered ? [t('take.recovered')] : []),
@@ -99,8 +103,14 @@ export function OneTakeView(props: OneTakeViewProps) {
         {again && <ActionLink to={again}>{t('take.again')}</ActionLink>}
         {take.roundId && <ActionLink to={`/takes/round/${take.roundId}`}>{t('drill.result')}</ActionLink>}
         <ActionButton onClick={props.onSave}>{t('take.save')}</ActionButton>
+        <ActionButton onClick={props.onSaveWav}>{t('takes.saveWav')}</ActionButton>
         <ActionButton onClick={props.onDelete}>{t('take.delete')}</ActionButton>
       </Flex>
+      {props.noSound && (
+        <Box role="status" mt="2">
+          {t(`take.${props.noSound}`)}
+        </Box>
+      )}
       {take.analysis && props.others.length > 0 && (
         <Flex gap="5" mt="6" wrap="wrap" alignItems="flex-end">
           <CompareChoice

@@ -1,10 +1,11 @@
 import { Box, Heading } from '@chakra-ui/react';
-import { format, isSameDay } from 'date-fns';
+import { format } from 'date-fns';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading, UndoBar } from '../../ui/index.ts';
-import type { TakeRecord } from '../../storage/index.ts';
+import { playedAt, type TakeRecord } from '../../storage/index.ts';
 import { BringIn } from './BringIn.tsx';
+import { SaveShown } from './SaveShown.tsx';
 import { isFiltered, matches, type TakeFilter } from './takeFilter.ts';
 import { TakeFilterBar } from './TakeFilterBar.tsx';
 import { TakeRow } from '../../listing/index.ts';
@@ -55,12 +56,13 @@ export function TakesView(props: TakesViewProps) {
       {takes.length > 0 && (
         <TakeFilterBar takes={takes} naming={naming} filter={filter} onChange={props.onFilter} />
       )}
+      {found.length > 0 && <SaveShown takes={found} />}
       {takes.length > 0 && found.length === 0 && <Box>{t('filter.nothing')}</Box>}
       {found.slice(0, shown).map((take, i) => (
         <Box key={take.id}>
-          {(i === 0 || !isSameDay(take.startedAt, found[i - 1].startedAt)) && (
+          {(i === 0 || take.day !== found[i - 1].day) && (
             <Heading as="h2" fontSize="normal" fontFamily="body" fontWeight="700" pt="4" pb="2">
-              {format(take.startedAt, 'EEEE d MMMM')}
+              {format(playedAt(take), 'EEEE d MMMM')}
             </Heading>
           )}
           <TakeRow take={take} naming={naming} />

@@ -1,29 +1,67 @@
-import { gearOf, readSettings } from '../../storage/index.ts';
-import type { SessionController } from '../../session/index.ts';
 import { decodeSound } from '../../audio/index.ts';
+import { gearOf, readSettings } from '../../storage/index.ts';
+import { storeroom, type RecordingRequest } from '../../workers/index.ts';
 
-/** Longer recordings are refused: one is compared with a take, not kept as a library. */
-export const MOST_MINUTES = 10;
-export const MOST_BYTES = 200_000_000;
+/** Longer recordings are refused: a day is brought in in parts, and another player's is compared, not kept as a library. */
+export const MOST_MINUTES = { own: 60, other: 10 };
+export const MOST_BYTES = 500_000_000;
+export const MOST_FILES = 500;
 
+export type Whose = RecordingRequest['whose'];
+
+/** What became of one file. */
 export type BroughtIn =
-  { kind: 'kept'; takeId: string } | { kind: 'tooLong' | 'tooBig' | 'unreadable' | 'silent' };
+  | { kind: 'kept'; name: string; takeIds: string[] }
+  | { kind: 'tooLong' | 'tooBig' | 'unreadable' | 'silent'; name: string; why?: string };
 
-/** Brings in a recording of another player: decoded by the browser, heard by the worker, kept beside the takes, counted nowhere. */
-export async function bringIn(file: File, session: SessionController): Promise<BroughtIn> {
-  if (file.size > MOST_BYTES) return { kind: 'tooBig' };
-  const sound = await decodeSound(await file.arrayBuffer());
-  if (!sound) return { kind: 'unreadable' };
-  if (sound.samples.length > 60 * MOST_MINUTES * sound.sampleRateHz) return { kind: 'tooLong' };
+const isWav = (file: File) => /\.wave?$/i.test(file.name);
+
+/** The sound of a file: WAV is read by the worker as it is, everything else by the browser. */
+async function soundOf(file: File): Promise<RecordingRequest['sound'] | null> {
+  if (isWav(file)) return file;
+  return decodeSound(await file.arrayBuffer());
+}
+
+async function bringInOne(file: File, whose: Whose): Promise<BroughtIn | null> {
+  const { name } = file;
+  if (file.size > MOST_BYTES) return { kind: 'tooBig', name };
+  const sound = await soundOf(file);
+  if (!sound) return { kind: 'unreadable', name };
   const settings = await readSettings();
-  const { hornId, a4Hz, source } = settings;
-  const takeId = await session.keepOther({
-    ...sound,
+  const { hornId, a4Hz } = settings;
+  const answer = await storeroom()?.keepRecording({
+    sound,
+    name: name.slice(0, 200),
+    endedAt: Math.min(Date.now(), file.lastModified || Date.now()),
+    whose,
+    mostMinutes: MOST_MINUTES[whose],
     hornId,
     a4Hz,
-    source,
+    // Whoever played it, it was no stand-in.
+    source: 'microphone',
     gear: gearOf(settings),
-    name: file.name.slice(0, 200),
   });
-  return takeId === null ? { kind: 'silent' } : { kind: 'kept', takeId };
+  if (!answer || answer.kind === 'stopped') return null;
+  return { ...answer, name };
+}
+
+/**
+ * Brings recordings in, one after the other: decoded by the browser, heard by a worker. `onEach` is told what became of each; ends
+ * early when the signal says so.
+ */
+export async function bringIn(
+  files: readonly File[],
+  whose: Whose,
+  onEach: (answer: BroughtIn, done: number) => void,
+  signal: AbortSignal,
+): Promise<void> {
+  for (const [i, file] of files.slice(0, MOST_FILES).entries()) {
+    if (signal.aborted) return;
+    const answer = await bringInOne(file, whose).catch((error: unknown): BroughtIn => ({
+      kind: 'unreadable',
+      name: file.name,
+      why: String(error),
+    }));
+    if (answer) onEach(answer, i + 1);
+  }
 }

@@ -4,7 +4,7 @@ import { noteText } from '../../ui/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 
 /** A file name that sorts by time and says what was played: "2026-03-14 1842 G 4". */
-export function takeFileName({ context, startedAt }: TakeRecord): string {
+export function takeFileName({ context, day, clock, startedAt }: TakeRecord): string {
   const first = context && notesOf(scoreOf(context.exercise)).at(0)?.item;
-  return `${format(startedAt, 'yyyy-MM-dd HHmmss')} ${first ? noteText(first.writtenMidi, 'letters') : 'free'}`;
+  return `${day} ${clock.replace(':', '')}${format(startedAt, 'ss')} ${first ? noteText(first.writtenMidi, 'letters') : 'free'}`;
 }

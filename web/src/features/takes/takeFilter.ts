@@ -1,5 +1,5 @@
 import { notesOf, scoreOf } from '@inner-hum/core/exercise';
-import { dayOf, type TakeRecord } from '../../storage/index.ts';
+import type { TakeRecord } from '../../storage/index.ts';
 import { holdsWords } from '../../ui/index.ts';
 
 /** Which takes are listed; empty strings let everything through. It lives in the address. */
@@ -37,7 +37,7 @@ export function matches(take: TakeRecord, { note, horn, day, words }: TakeFilter
   return (
     (note === '' || noteOf(take) === note) &&
     (horn === '' || take.hornId === horn) &&
-    (day === '' || dayOf(take.startedAt) === day) &&
+    (day === '' || take.day === day) &&
     holdsWords(take.playerNote, words)
   );
 }

@@ -26,7 +26,7 @@ const MINUTES = [5, 10, 15, 20, 30] as const;
 export function TodayView(props: TodayViewProps) {
   const { today, own, onMinutes, onAim, onKeep, onNotToday, onAllToday, onPlanAnew } = props;
   const { t } = useTranslation();
-  const { sheet, lines, horn, settings, since, aims, due } = today;
+  const { sheet, lines, horn, settings, since, aims, due, atRisk } = today;
   const open = lines.find((line) => isPlayable(line) && !sheet.done.includes(line.key));
   const begun = sheet.done.length > 0;
   return (
@@ -105,6 +105,14 @@ export function TodayView(props: TodayViewProps) {
           </ActionLink>
         </Box>
       ))}
+      {atRisk > 0 && (
+        <Box mb="3" data-testid="at-risk">
+          {t('today.atRisk', { count: atRisk })}{' '}
+          <ActionLink look="plain" to="/case/keeping">
+            {t('today.toKeeping')}
+          </ActionLink>
+        </Box>
+      )}
       {sheet.aim === 'own' && !today.hasRoutine && (
         <Box mb="4" maxW="prose">
           {t('today.noRoutine')}{' '}

@@ -1,0 +1,104 @@
+import type * as LibFlac from 'libflacjs/dist/libflac.js';
+import { CoreError, fromSteps, inSteps, joined } from '../signal/index.ts';
+import type { Sound } from './wav.ts';
+
+const BITS = 24;
+/** A higher level takes three to ten times as long and saves a twentieth. */
+const LEVEL = 2;
+/** Samples that are handed over at a time. */
+const BLOCK = 65536;
+
+let loading: Promise<typeof LibFlac> | null = null;
+
+/** The library is large and seldom needed: it comes when it is first asked for. */
+function library(): Promise<typeof LibFlac> {
+  loading ??= import('libflacjs/dist/libflac.js').then(async (module) => {
+    // A module of the older kind: its exports stand under `default` in some bundlers.
+    const flac = ('default' in module ? module.default : module) as typeof LibFlac;
+    if (!flac.isReady()) await new Promise<void>((resolve) => flac.on('ready', () => resolve()));
+    return flac;
+  });
+  return loading;
+}
+
+/**
+ * A mono FLAC file of 24 bits, sample for sample what it was made of. Null where the samples do not lie on the steps of 24
+ * bits: then nothing but floats would keep them.
+ */
+export async function encodeFlac({ sampleRateHz, samples }: Sound): Promise<Uint8Array<ArrayBuffer> | null> {
+  const steps = inSteps(samples);
+  if (!steps) return null;
+  const flac = await library();
+  const encoder = flac.create_libflac_encoder(sampleRateHz, 1, BITS, LEVEL, samples.length);
+  const parts: Uint8Array<ArrayBuffer>[] = [];
+  const state = flac.init_encoder_stream(encoder, (data) => void parts.push(new Uint8Array(data)));
+  if (state !== 0) throw new CoreError('flac-unwritable', `The FLAC encoder did not start (${state}).`);
+  try {
+    for (let n = 0; n < steps.length; n += BLOCK) {
+      const block = steps.slice(n, n + BLOCK);
+      if (!flac.FLAC__stream_encoder_process_interleaved(encoder, block, block.length))
+        throw new CoreError('flac-unwritable', `The FLAC encoder stopped at sample ${n}.`);
+    }
+    flac.FLAC__stream_encoder_finish(encoder);
+  } finally {
+    flac.FLAC__stream_encoder_delete(encoder);
+  }
+  return joined(Uint8Array, parts);
+}
+
+/** Whole steps from decoded bytes, 3 or 4 to a sample, low byte first. */
+function readSteps(data: Uint8Array, count: number): Int32Array<ArrayBuffer> {
+  const width = data.length / count;
+  const steps = new Int32Array(count);
+  for (let n = 0; n < count; n++) {
+    const at = n * width;
+    const low = data[at] | (data[at + 1] << 8) | (data[at + 2] << 16);
+    steps[n] = (low << 8) >> 8;
+  }
+  return steps;
+}
+
+/**
+ * Reads a mono FLAC file of 24 bits, as `encodeFlac` writes it. Throws `flac-unreadable` where it is damaged, cut short or of
+ * another kind; its own checksums are looked at.
+ */
+export async function decodeFlac(bytes: Uint8Array<ArrayBuffer>): Promise<Sound> {
+  const flac = await library();
+  const decoder = flac.create_libflac_decoder(true);
+  const parts: Int32Array<ArrayBuffer>[] = [];
+  let offset = 0;
+  let sampleRateHz = 0;
+  let promised = 0;
+  let wrong: string | null = null;
+  const refuse = (why: string) => new CoreError('flac-unreadable', `The FLAC sound cannot be read: ${why}.`);
+  try {
+    flac.init_decoder_stream(
+      decoder,
+      (wanted) => {
+        const part = bytes.subarray(offset, offset + wanted);
+        offset += part.length;
+        return part.length === 0
+          ? { buffer: undefined, readDataLength: 0 }
+          : { buffer: part, readDataLength: part.length };
+      },
+      (channels, { blocksize, bitsPerSample }) => {
+        if (channels.length !== 1 || bitsPerSample !== BITS) wrong ??= `it is not mono with ${BITS} bits`;
+        else parts.push(readSteps(channels[0], blocksize));
+      },
+      (_code, error) => (wrong ??= String(error)),
+      (info) => {
+        sampleRateHz = info?.sampleRate ?? 0;
+        promised = info?.total_samples ?? 0;
+      },
+    );
+    const read = flac.FLAC__stream_decoder_process_until_end_of_stream(decoder);
+    const matches = flac.FLAC__stream_decoder_finish(decoder);
+    if (!read || !matches) wrong ??= 'its checksum does not fit';
+  } finally {
+    flac.FLAC__stream_decoder_delete(decoder);
+  }
+  const steps = joined(Int32Array, parts);
+  if (wrong === null && (sampleRateHz === 0 || steps.length !== promised)) wrong = 'it is cut short';
+  if (wrong !== null) throw refuse(wrong);
+  return { sampleRateHz, samples: fromSteps(steps) };
+}

@@ -1,0 +1,64 @@
+import { strFromU8, unzipSync, type Unzipped } from 'fflate';
+import { CoreError } from '../signal/index.ts';
+import { readMidi } from './readMidi.ts';
+import { readMusicXml } from './readMusicXml.ts';
+import type { ReadScore } from './scorePart.ts';
+import { child, childrenOf, readXml } from './xml.ts';
+
+const MOST_BYTES = 20_000_000;
+/** Of one part of a packed score, and how well text packs at most. */
+const MOST_UNPACKED = 40_000_000;
+const MOST_RATIO = 200;
+const MOST_FILES = 200;
+const CONTAINER = 'META-INF/container.xml';
+
+const refuse = (sentence: string) => new CoreError('score-unreadable', sentence);
+const startsWith = (bytes: Uint8Array, text: string) =>
+  [...text].every((letter, i) => bytes[i] === letter.charCodeAt(0));
+
+/** Reads a score by what the file is, not by its name: MusicXML, packed MusicXML or MIDI. Throws `score-unreadable` with a sentence. */
+export function readScore(bytes: Uint8Array): ReadScore {
+  if (bytes.length === 0) throw refuse('The file is empty.');
+  if (bytes.length > MOST_BYTES) throw refuse('The file is over 20 MB: no score of one exercise is.');
+  if (startsWith(bytes, 'MThd')) return readMidi(bytes);
+  return readMusicXml(startsWith(bytes, 'PK') ? unpack(bytes) : decode(bytes));
+}
+
+/** The text of the score in a packed file, found by its container. */
+function unpack(bytes: Uint8Array): string {
+  let count = 0;
+  let files: Unzipped;
+  try {
+    files = unzipSync(bytes, {
+      filter({ name, size, originalSize }) {
+        if (++count > MOST_FILES) throw refuse(`The packed score holds more than ${MOST_FILES} files.`);
+        if (!/\.(xml|musicxml)$/i.test(name)) return false;
+        if (originalSize > MOST_UNPACKED || (originalSize > 1_000_000 && originalSize > MOST_RATIO * size))
+          throw refuse('The packed score would unpack to more than any score holds.');
+        return true;
+      },
+    });
+  } catch (error) {
+    throw error instanceof CoreError
+      ? error
+      : refuse('The packed score is damaged. Save it again from its program.');
+  }
+  const container = files[CONTAINER] as Uint8Array | undefined;
+  const roots = container && child(readXml(decode(container)), 'rootfiles');
+  const path = roots && childrenOf(roots, 'rootfile').at(0)?.attributes['full-path'];
+  const name = path ?? Object.keys(files).find((each) => each !== CONTAINER);
+  const score = name === undefined ? undefined : (files[name] as Uint8Array | undefined);
+  if (!score) throw refuse('The packed file holds no score.');
+  return decode(score);
+}
+
+/** Text by its first bytes: UTF-8, or UTF-16 as some programs write it. */
+function decode(bytes: Uint8Array): string {
+  const isLittle = bytes[0] === 0xff && bytes[1] === 0xfe;
+  const isBig = bytes[0] === 0xfe && bytes[1] === 0xff;
+  if (!isLittle && !isBig) return strFromU8(bytes).replace(/^\uFEFF/, '');
+  let text = '';
+  for (let i = 2; i + 1 < bytes.length; i += 2)
+    text += String.fromCharCode(isLittle ? bytes[i] | (bytes[i + 1] << 8) : (bytes[i] << 8) | bytes[i + 1]);
+  return text;
+}

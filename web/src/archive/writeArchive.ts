@@ -1,0 +1,111 @@
+import { TextReader, Uint8ArrayReader, type Zip } from './zip.ts';
+import { encodeWav, framesToBytes, notesToCsv, takesToCsv } from '@inner-hum/core/formats';
+import {
+  gatherRows,
+  gatherTake,
+  gatherTakes,
+  SMALL_TABLES,
+  type Choice,
+  type GatheredTake,
+  type TakeRecord,
+} from '../storage/index.ts';
+import {
+  FLAC,
+  FRAMES,
+  MANIFEST,
+  newManifest,
+  ROWS_A_PART,
+  TAKE,
+  tablePart,
+  takeFolder,
+  WAV,
+} from './archiveFormat.ts';
+
+export interface ArchiveWritten {
+  takes: number;
+  /** Sounds that could not be read and are missing; the take is there all the same. */
+  silent: string[];
+}
+
+/** Sizes stand before each part, so that a file that is cut short can still be read up to there. */
+const PLAIN = { dataDescriptor: false, extendedTimestamp: false } as const;
+
+const addText = (zip: Zip, name: string, text: string) => zip.add(name, new TextReader(text), PLAIN);
+const addRows = (zip: Zip, name: string, value: unknown) => addText(zip, name, `${JSON.stringify(value)}\n`);
+/** Packed by itself already. */
+const addPacked = (zip: Zip, name: string, bytes: Uint8Array) =>
+  zip.add(name, new Uint8ArrayReader(bytes), { ...PLAIN, level: 0 });
+
+async function addTake(zip: Zip, { record, columns, sound }: GatheredTake): Promise<void> {
+  const folder = takeFolder(record.day, record.id);
+  await addRows(zip, `${folder}/${TAKE}`, record);
+  if (columns) await zip.add(`${folder}/${FRAMES}`, new Uint8ArrayReader(framesToBytes(columns)), PLAIN);
+  if (sound?.flac) await addPacked(zip, `${folder}/${FLAC}`, sound.flac);
+  if (sound?.samples) {
+    const { samples, sampleRateHz } = sound;
+    await zip.add(
+      `${folder}/${WAV}`,
+      new Uint8ArrayReader(await encodeWav({ samples, sampleRateHz })),
+      PLAIN,
+    );
+  }
+}
+
+/** The tables of a year, written when it is over: spreadsheets open one at a time. */
+function createYearTables(zip: Zip) {
+  let year: string | null = null;
+  let takes: string[] = [];
+  let notes: string[] = [];
+  async function close() {
+    if (year === null) return;
+    await addText(zip, `csv/takes-${year}.csv`, takes.join(''));
+    await addText(zip, `csv/notes-${year}.csv`, notes.join(''));
+    [takes, notes] = [[], []];
+  }
+  return {
+    close,
+    async add(record: TakeRecord) {
+      if (record.day.slice(0, 4) !== year) {
+        await close();
+        year = record.day.slice(0, 4);
+      }
+      const isFirst = takes.length === 0;
+      takes.push(takesToCsv([record], isFirst));
+      notes.push(notesToCsv([record], isFirst));
+    },
+  };
+}
+
+/** Writes everything of a choice into a ZIP. `onProgress` is told how many takes are done; throws when the signal says so. */
+export async function writeArchive(
+  zip: Zip,
+  choice: Choice,
+  now: number,
+  onProgress: (done: number, of: number) => void,
+  signal: AbortSignal,
+): Promise<ArchiveWritten> {
+  const takes = await gatherTakes(choice);
+  await addRows(zip, MANIFEST, newManifest(choice, takes.length, now));
+  for (const table of SMALL_TABLES) {
+    const rows = await gatherRows(table, choice, takes);
+    for (let part = 0; part * ROWS_A_PART < rows.length; part++)
+      await addRows(zip, tablePart(table, part), rows.slice(part * ROWS_A_PART, (part + 1) * ROWS_A_PART));
+  }
+  const silent: string[] = [];
+  const tables = createYearTables(zip);
+  for (const [done, { id }] of takes.entries()) {
+    signal.throwIfAborted();
+    onProgress(done, takes.length);
+    const take = await gatherTake(id, choice.sound).catch(async () => {
+      // A sound that cannot be read must not keep the rest from being safe.
+      silent.push(id);
+      return gatherTake(id, false);
+    });
+    if (!take) continue;
+    await addTake(zip, take);
+    await tables.add(take.record);
+  }
+  await tables.close();
+  onProgress(takes.length, takes.length);
+  return { takes: takes.length, silent };
+}

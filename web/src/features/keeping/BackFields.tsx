@@ -1,0 +1,60 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import { useTranslation } from 'react-i18next';
+import { isWhole } from '../../storage/index.ts';
+import { ActionButton, FileButton } from '../../ui/index.ts';
+import type { KeepingViewProps } from './keepingProps.ts';
+
+/** Archives back: first what they hold, then into what is here, or instead of it. */
+export function BackFields({ looked, busy, onLook, onBack, onForgetLooked }: KeepingViewProps) {
+  const { t } = useTranslation();
+  const mayReplace =
+    looked?.archives.length === 1 &&
+    looked.archives.every(({ manifest, cutShort }) => isWhole(manifest.choice) && !cutShort);
+  return (
+    <>
+      <Box maxW="prose" mb="3">
+        {t('keeping.backHow')}
+      </Box>
+      {!looked && (
+        <FileButton accept=".zip,application/zip" multiple onFiles={onLook}>
+          {t('keeping.chooseArchive')}
+        </FileButton>
+      )}
+      {looked && (
+        <>
+          <Box as="ul" mb="3">
+            {looked.archives.map(({ file, manifest, cutShort }) => (
+              <li key={file.name}>
+                {t('keeping.holds', {
+                  name: file.name,
+                  count: manifest.takes,
+                  date: format(new Date(manifest.madeAt), 'd MMMM yyyy, HH:mm'),
+                })}{' '}
+                {cutShort && t('keeping.cutShort')}
+              </li>
+            ))}
+          </Box>
+          <Flex gap="4" wrap="wrap" alignItems="center">
+            <ActionButton disabled={busy !== null} onClick={() => onBack('merge')}>
+              {t('keeping.merge')}
+            </ActionButton>
+            {mayReplace && (
+              <ActionButton disabled={busy !== null} onClick={() => onBack('replace')}>
+                {t('keeping.replace')}
+              </ActionButton>
+            )}
+            <ActionButton look="plain" disabled={busy !== null} onClick={onForgetLooked}>
+              {t('keeping.neither')}
+            </ActionButton>
+          </Flex>
+          {mayReplace && (
+            <Box mt="2" color="muted" maxW="prose">
+              {t('keeping.replaceHow')}
+            </Box>
+          )}
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,153 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { tellRoomLeft } from '../../session/index.ts';
+import {
+  changeSettings,
+  dayOf,
+  EVERYTHING,
+  forgetFolder,
+  forgetSetAside,
+  isWhole,
+  letSoundGo,
+  listSetAside,
+  practisedSpan,
+  readFolder,
+  readSettings,
+  soundBefore,
+  soundBytesPerMinute,
+  takesSince,
+  writeFolder,
+  type Choice,
+  type PutBackMode,
+} from '../../storage/index.ts';
+import { storeroom, told } from '../../workers/index.ts';
+import { downloadFile } from '../../ui/index.ts';
+import type { Looked, Told } from './keepingProps.ts';
+import { KeepingView } from './KeepingView.tsx';
+import { useRoomLeft } from './useRoomLeft.ts';
+import { useStoreroomWork } from './useStoreroomWork.ts';
+
+/** Everything of the player's: how it is kept, out as files, and back. */
+export function Component() {
+  const dispatch = useDispatch();
+  const settings = useLiveQuery(readSettings);
+  const span = useLiveQuery(practisedSpan);
+  const folder = useLiveQuery(readFolder);
+  const setAside = useLiveQuery(listSetAside);
+  const perMinute = useLiveQuery(soundBytesPerMinute);
+  const sinceArchive = useLiveQuery(() => takesSince(settings?.archivedAt ?? 0), [settings?.archivedAt]);
+  const [chosen, setChosen] = useState<Choice>(EVERYTHING);
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [answer, setAnswer] = useState<Told | null>(null);
+  const [letGoBefore, setLetGoBefore] = useState('');
+  const toLetGo = useLiveQuery(
+    async () => (letGoBefore === '' ? null : soundBefore(letGoBefore)),
+    [letGoBefore],
+  );
+  const { busy, run, stop } = useStoreroomWork();
+  const [roomLeft, askToKeep] = useRoomLeft(answer);
+  const stored = storeroom();
+  if (!settings || setAside === undefined || folder === undefined || perMinute === undefined) return null;
+
+  async function save() {
+    if (!stored) return;
+    setAnswer(null);
+    const done = await run('archive', (onProgress) => stored.writeArchive(chosen, told(onProgress)));
+    if (done.kind === 'stopped') return;
+    downloadFile(`inner-hum ${dayOf(Date.now())}.zip`, done.file, 'application/zip');
+    if (isWhole(chosen)) await changeSettings({ archivedAt: Date.now() });
+    setAnswer({
+      kind: 'saved',
+      takes: done.written.takes,
+      bytes: done.file.size,
+      silent: done.written.silent.length,
+    });
+  }
+  async function look(files: File[]) {
+    if (!stored) return;
+    setAnswer(null);
+    const held = [];
+    for (const file of files) {
+      const found = await stored.readArchive(file);
+      if (typeof found === 'string') {
+        setLooked(null);
+        setAnswer({ kind: 'refused', why: found, name: file.name });
+        return;
+      }
+      held.push({ file, ...found });
+    }
+    setLooked({ archives: held });
+  }
+  async function bringBack(mode: PutBackMode) {
+    if (!stored || !looked) return;
+    const reports = [];
+    for (const { file } of looked.archives) {
+      const done = await run('back', (onProgress) => stored.putBack(file, mode, told(onProgress)));
+      if (done.kind !== 'back') {
+        setAnswer(done.kind === 'stopped' ? done : { ...done, name: file.name });
+        return;
+      }
+      reports.push(done.report);
+    }
+    setLooked(null);
+    setAnswer({ kind: 'back', reports });
+  }
+  async function copy(isNew: boolean) {
+    if (!stored) return;
+    setAnswer(null);
+    try {
+      if (isNew) {
+        const handle = await window.showDirectoryPicker({ id: 'inner-hum', mode: 'readwrite' });
+        await writeFolder({ id: 'copies', handle, writtenAt: 0, months: {} });
+      } else await folder?.handle.requestPermission({ mode: 'readwrite' });
+      const done = await run('copy', (onProgress) => stored.copyToFolder(told(onProgress)));
+      if (done.kind === 'copied') {
+        await changeSettings({ archivedAt: Date.now() });
+        setAnswer({ kind: 'copied', files: done.copied?.files.length ?? 0 });
+      }
+    } catch (error) {
+      // Whoever closes the system's question has changed his mind.
+      if ((error as Error).name !== 'AbortError')
+        setAnswer({ kind: 'copyFailed', why: (error as Error).message });
+    }
+  }
+  async function letGo() {
+    if (!toLetGo) return;
+    await letSoundGo(toLetGo.takeIds);
+    setLetGoBefore('');
+    setAnswer({ kind: 'letGo', takes: toLetGo.takeIds.length });
+    await tellRoomLeft(dispatch);
+  }
+  return (
+    <KeepingView
+      stored={stored !== null}
+      settings={settings}
+      span={span ?? null}
+      roomLeft={roomLeft}
+      perMinute={perMinute}
+      sinceArchive={sinceArchive ?? 0}
+      folder={folder}
+      canChooseFolder={'showDirectoryPicker' in window}
+      setAside={setAside}
+      chosen={chosen}
+      looked={looked}
+      answer={answer}
+      busy={busy}
+      letGoBefore={letGoBefore}
+      toLetGo={toLetGo ?? null}
+      onAskToKeep={() => void askToKeep()}
+      onChosen={setChosen}
+      onSave={() => void save()}
+      onLook={(files) => void look(files)}
+      onBack={(mode) => void bringBack(mode)}
+      onForgetLooked={() => setLooked(null)}
+      onStop={stop}
+      onCopy={(isNew) => void copy(isNew)}
+      onForgetFolder={() => void forgetFolder()}
+      onLetGoBefore={setLetGoBefore}
+      onLetGo={() => void letGo()}
+      onForgetSetAside={(id) => void forgetSetAside(id)}
+    />
+  );
+}

@@ -1,0 +1,66 @@
+import { Box } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { ActionButton, ActionLink, RoomHeading, Section } from '../../ui/index.ts';
+import { BackFields } from './BackFields.tsx';
+import { CopyFields } from './CopyFields.tsx';
+import type { KeepingViewProps } from './keepingProps.ts';
+import { LetGoFields } from './LetGoFields.tsx';
+import { RoomLine } from './RoomLine.tsx';
+import { SaveFields } from './SaveFields.tsx';
+import { SetAsideLines } from './SetAsideLines.tsx';
+import { ToldLines } from './ToldLines.tsx';
+
+export function KeepingView(props: KeepingViewProps) {
+  const { busy, answer, setAside } = props;
+  const { t } = useTranslation();
+  return (
+    <Box maxW="page">
+      <RoomHeading
+        title={t('keeping.title')}
+        aside={t('keeping.aside')}
+        end={
+          <ActionLink look="plain" to="/case">
+            {t('keeping.toCase')}
+          </ActionLink>
+        }
+      />
+      <Box role="status">
+        {busy && (
+          <Box bg="cane" px="4" py="2" mb="4">
+            {t(`keeping.busy.${busy.what}`, {
+              percent: busy.of === 0 ? 0 : Math.floor((100 * busy.done) / busy.of),
+            })}{' '}
+            <ActionButton look="plain" onClick={props.onStop}>
+              {t('keeping.stop')}
+            </ActionButton>
+          </Box>
+        )}
+        {answer && <ToldLines told={answer} />}
+      </Box>
+      {!props.stored ? (
+        <Box maxW="prose">{t('trouble.storageRefused')}</Box>
+      ) : (
+        <>
+          <RoomLine {...props} />
+          <Section title={t('keeping.save')}>
+            <SaveFields {...props} />
+          </Section>
+          <Section title={t('keeping.copies')}>
+            <CopyFields {...props} />
+          </Section>
+          <Section title={t('keeping.back')}>
+            <BackFields {...props} />
+          </Section>
+          <Section title={t('keeping.letGo')}>
+            <LetGoFields {...props} />
+          </Section>
+          {setAside.length > 0 && (
+            <Section title={t('keeping.setAside')}>
+              <SetAsideLines {...props} />
+            </Section>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,43 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import { useTranslation } from 'react-i18next';
+import { ActionButton, downloadFile } from '../../ui/index.ts';
+import type { KeepingViewProps } from './keepingProps.ts';
+
+/** Rows that could not be read: what is wrong with each, as a file, or forgotten. */
+export function SetAsideLines({ setAside, onForgetSetAside }: KeepingViewProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Box maxW="prose" mb="3">
+        {t('keeping.setAsideHow')}
+      </Box>
+      {setAside.map((row) => (
+        <Flex key={row.id} gap="4" wrap="wrap" alignItems="baseline" mb="2">
+          <Box flex="1" minW="column" wordBreak="break-word">
+            {t('keeping.setAsideRow', {
+              table: row.table,
+              date: format(row.setAsideAt, 'd MMMM'),
+              why: row.why,
+            })}
+          </Box>
+          <ActionButton
+            look="plain"
+            onClick={() =>
+              downloadFile(
+                `inner-hum-${row.table}.json`,
+                new Blob([JSON.stringify(row, null, 1)]),
+                'application/json',
+              )
+            }
+          >
+            {t('keeping.setAsideSave')}
+          </ActionButton>
+          <ActionButton look="plain" onClick={() => onForgetSetAside(row.id)}>
+            {t('keeping.setAsideForget')}
+          </ActionButton>
+        </Flex>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,58 @@
+import type {
+  Choice as ArchiveChoice,
+  FolderRecord,
+  PutBackMode,
+  SetAsideRecord,
+  SettingsRecord,
+} from '../../storage/index.ts';
+import type { ArchiveManifest, ArchiveRefusal, PutBackReport } from '../../workers/index.ts';
+import type { RoomLeft } from './useRoomLeft.ts';
+import type { Busy } from './useStoreroomWork.ts';
+
+/** Archives that were chosen to be brought back, and what they say they hold. */
+export interface Looked {
+  archives: { file: File; manifest: ArchiveManifest; cutShort: boolean }[];
+}
+
+/** What became of the last thing that was done. */
+export type Told =
+  | { kind: 'saved'; takes: number; bytes: number; silent: number }
+  | { kind: 'refused'; why: ArchiveRefusal; name: string }
+  | { kind: 'back'; reports: PutBackReport[] }
+  | { kind: 'stopped' }
+  | { kind: 'copied'; files: number }
+  | { kind: 'copyFailed'; why: string }
+  | { kind: 'letGo'; takes: number };
+
+export interface KeepingViewProps {
+  /** The browser keeps what is stored. */
+  stored: boolean;
+  settings: SettingsRecord;
+  /** First and last day on which anything was practised. */
+  span: { first: string; last: string } | null;
+  roomLeft: RoomLeft | null;
+  /** Bytes of a minute of sound. */
+  perMinute: number | null;
+  sinceArchive: number;
+  folder: FolderRecord | null;
+  canChooseFolder: boolean;
+  setAside: readonly SetAsideRecord[];
+  chosen: ArchiveChoice;
+  looked: Looked | null;
+  answer: Told | null;
+  busy: Busy | null;
+  letGoBefore: string;
+  toLetGo: { takeIds: string[]; seconds: number } | null;
+  onAskToKeep(): void;
+  onChosen(choice: ArchiveChoice): void;
+  onSave(): void;
+  onLook(files: File[]): void;
+  onBack(mode: PutBackMode): void;
+  onForgetLooked(): void;
+  onStop(): void;
+  onCopy(isNew: boolean): void;
+  onForgetFolder(): void;
+  onLetGoBefore(day: string): void;
+  onLetGo(): void;
+  onForgetSetAside(id: string): void;
+}

@@ -1,0 +1,34 @@
+import { useEffect, useRef, useState } from 'react';
+import { storeroom } from '../../workers/index.ts';
+
+export interface Busy {
+  what: 'archive' | 'back' | 'copy';
+  done: number;
+  of: number;
+}
+
+/** Long work of the storeroom: how far it is, and the way to stop it. It goes on when the room is left. */
+export function useStoreroomWork() {
+  const [busy, setBusy] = useState<Busy | null>(null);
+  const left = useRef(false);
+  useEffect(() => {
+    left.current = false;
+    return () => {
+      left.current = true;
+    };
+  }, []);
+  async function run<Answer>(
+    what: Busy['what'],
+    work: (onProgress: (done: number, of: number) => void) => Promise<Answer>,
+  ): Promise<Answer> {
+    setBusy({ what, done: 0, of: 0 });
+    try {
+      return await work((done, of) => {
+        if (!left.current) setBusy({ what, done, of });
+      });
+    } finally {
+      if (!left.current) setBusy(null);
+    }
+  }
+  return { busy, run, stop: () => void storeroom()?.stop() };
+}

@@ -1,0 +1,58 @@
+import { Flex } from '@chakra-ui/react';
+import { mapToCsv } from '@inner-hum/core/formats';
+import { WITHIN_90 } from '@inner-hum/core/tendency';
+import { useTranslation } from 'react-i18next';
+import { pageOfElement } from '../../listing/index.ts';
+import { useRibbonPalette } from '../../ribbon/index.ts';
+import { ActionButton, downloadFile } from '../../ui/index.ts';
+import type { HornMap } from './useHornMap.ts';
+
+interface SaveMapProps {
+  data: HornMap;
+  soft: number;
+  loud: number;
+  /** What is drawn. */
+  picture: React.RefObject<HTMLDivElement | null>;
+}
+
+/** The map as one page that opens anywhere, and its figures as a table. */
+export function SaveMap({ data: { horn, map, sums, mouthpiece }, soft, loud, picture }: SaveMapProps) {
+  const { t, i18n } = useTranslation();
+  const { paper } = useRibbonPalette();
+  const name = `horn-map-${horn.id}`;
+  function saveTable() {
+    const notes = map.notes.map(({ writtenMidi, days, at }, i) => {
+      const known = (value: number) => (days === 0 ? null : value);
+      const { responseMs, holdSeconds, breathDb, brightness } = sums[i].measures;
+      return {
+        writtenMidi,
+        days,
+        centsAtPp: known(at(soft).cents),
+        centsAtMedium: known(at(0).cents),
+        centsAtFf: known(at(loud).cents),
+        withinCents: known(WITHIN_90 * at(0).error),
+        responseMs,
+        holdSeconds,
+        breathDb,
+        brightness,
+      };
+    });
+    downloadFile(`${name}.csv`, new Blob([mapToCsv(notes)]), 'text/csv');
+  }
+  function savePage() {
+    if (!picture.current) return;
+    const title = [t('map.title'), t(`horn.${horn.id}`), mouthpiece.name].filter(Boolean).join(' · ');
+    const page = pageOfElement(picture.current, title, paper, i18n.language);
+    downloadFile(`${name}.html`, new Blob([page]), 'text/html');
+  }
+  return (
+    <Flex gap="4" wrap="wrap" mt="4">
+      <ActionButton look="plain" onClick={savePage}>
+        {t('map.savePage')}
+      </ActionButton>
+      <ActionButton look="plain" onClick={saveTable}>
+        {t('map.saveCsv')}
+      </ActionButton>
+    </Flex>
+  );
+}

@@ -1,0 +1,69 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { notesToCsv, notesToJson } from '@inner-hum/core/formats';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { TakeRecord } from '../../storage/index.ts';
+import { ActionButton, downloadFile } from '../../ui/index.ts';
+import { storeroom, told } from '../../workers/index.ts';
+import { takeFileName } from './takeFileName.ts';
+
+/** The takes that are shown as files: their judged notes as tables, their sound as WAV. */
+export function SaveShown({ takes }: { takes: readonly TakeRecord[] }) {
+  const { t } = useTranslation();
+  const [busy, setBusy] = useState<number | null>(null);
+  const [missing, setMissing] = useState(0);
+  const packing = useRef(false);
+  // Other work of the storeroom is none of this room's business.
+  useEffect(() => () => void (packing.current && storeroom()?.stop()), []);
+  async function saveSound() {
+    setMissing(0);
+    setBusy(0);
+    packing.current = true;
+    const named = takes.map((take) => ({
+      id: take.id,
+      name: takeFileName(take),
+      sampleRateHz: take.sampleRateHz,
+    }));
+    try {
+      const done = await storeroom()?.zipOfTakes(
+        named,
+        told((count: number) => setBusy(count)),
+      );
+      if (done?.kind !== 'written') return;
+      downloadFile('inner-hum takes.zip', done.file, 'application/zip');
+      setMissing(done.missing);
+    } finally {
+      packing.current = false;
+      setBusy(null);
+    }
+  }
+  const text = (content: string) => new Blob([content]);
+  return (
+    <Box as="details" mb="4" data-testid="save-shown">
+      <Box as="summary" minH="touch" cursor="pointer" display="list-item" pt="2">
+        {t('takes.saveShown', { count: takes.length })}
+      </Box>
+      <Flex gap="4" wrap="wrap" alignItems="center">
+        <ActionButton
+          onClick={() => downloadFile('inner-hum notes.csv', text(notesToCsv(takes)), 'text/csv')}
+        >
+          {t('takes.saveCsv')}
+        </ActionButton>
+        <ActionButton
+          onClick={() => downloadFile('inner-hum notes.json', text(notesToJson(takes)), 'application/json')}
+        >
+          {t('takes.saveJson')}
+        </ActionButton>
+        {busy === null ? (
+          <ActionButton onClick={() => void saveSound()}>{t('takes.saveWav')}</ActionButton>
+        ) : (
+          <ActionButton onClick={() => storeroom()?.stop()}>{t('bringIn.stop')}</ActionButton>
+        )}
+        <Box role="status">
+          {busy !== null && t('takes.saving', { done: busy, of: takes.length })}
+          {missing > 0 && t('takes.noSound', { count: missing })}
+        </Box>
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,68 @@
+import type { Dispatch } from '@reduxjs/toolkit';
+import { changeSettings, dayOf, readFolder, readSettings } from '../storage/index.ts';
+import { storeroom, told } from '../workers/index.ts';
+import { troubleCame, troublesWent, type SessionPhase } from './sessionSlice.ts';
+
+/** Nothing is put in order before the player has had time to begin again. */
+const QUIET_MS = 4000;
+/** Less room than for half an hour of sound is told while there is still time. */
+export const LOW_BYTES = 250_000_000;
+
+interface KeeperConfig {
+  dispatch: Dispatch;
+  phase(): SessionPhase;
+}
+
+export interface Keeper {
+  /** Something was kept, or the page was opened: what is stored is put in order when nothing sounds. */
+  wake(): void;
+}
+
+/** Puts in order what is stored, in quiet moments: packs sound, looks at rows once a day, copies into the player's folder, watches the room that is left. */
+export function createKeeper({ dispatch, phase }: KeeperConfig): Keeper {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let running = false;
+
+  async function putInOrder() {
+    const room = storeroom();
+    if (!room) return;
+    await room.packSounds();
+    const today = dayOf(Date.now());
+    if ((await readSettings()).rowsCheckedDay !== today) {
+      await room.checkRows();
+      await changeSettings({ rowsCheckedDay: today });
+      await copyIfAllowed();
+    }
+    await tellRoomLeft(dispatch);
+  }
+
+  function wake() {
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      const isBusy = ['counting', 'playing', 'opening'].includes(phase());
+      if (isBusy || running) {
+        wake();
+        return;
+      }
+      running = true;
+      void putInOrder()
+        // A disk that is full is told by what is being recorded; everything here can wait.
+        .catch(() => undefined)
+        .finally(() => (running = false));
+    }, QUIET_MS);
+  }
+  return { wake };
+}
+
+/** Copies into the player's folder where the browser still allows it without asking. */
+async function copyIfAllowed(): Promise<void> {
+  const folder = await readFolder();
+  const state = await folder?.handle.queryPermission?.({ mode: 'readwrite' });
+  if (state === 'granted') await storeroom()?.copyToFolder(told(() => undefined));
+}
+
+/** Tells, or tells no longer, that room is running out. */
+export async function tellRoomLeft(dispatch: Dispatch): Promise<void> {
+  const isLow = (await storeroom()?.hasRoomFor(LOW_BYTES)) === false;
+  dispatch(isLow ? troubleCame('storageLow') : troublesWent(['storageLow']));
+}

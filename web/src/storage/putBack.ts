@@ -1,0 +1,90 @@
+import { database } from './database.ts';
+import type { GatheredTake } from './gather.ts';
+import { eraseTake } from './journal.ts';
+import { mergeRow } from './mergeRow.ts';
+import { dayTables, rebuildDays } from './rebuildDays.ts';
+import { keyOfRow, OWN_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';
+import type { TakeRecord } from './records.ts';
+
+/** `merge`: what is here stays and what is missing comes; `replace`: where both have a row, the one that comes counts. */
+export type PutBackMode = 'merge' | 'replace';
+
+export interface PutBackCount {
+  added: number;
+  changed: number;
+  /** As it was here already. */
+  same: number;
+}
+
+const sameRow = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Adds rows to a table of the player's own, in one transaction. */
+export async function putBackRows(
+  table: SmallTable,
+  rows: readonly object[],
+  mode: PutBackMode,
+): Promise<PutBackCount> {
+  const db = database();
+  const count: PutBackCount = { added: 0, changed: 0, same: 0 };
+  await db.transaction('rw', db.table(table), async () => {
+    for (const row of rows) {
+      const ours = (await db.table(table).get(keyOfRow(table, row))) as object | undefined;
+      // A place nobody has visited yet has settings only because every place has.
+      const isFresh = table === 'settings' && ours !== undefined && !(ours as { visited?: boolean }).visited;
+      const kept = !ours || isFresh || mode === 'replace' ? row : mergeRow(table, ours, row);
+      if (ours && sameRow(ours, kept)) {
+        count.same++;
+        continue;
+      }
+      await db.table(table).put(kept);
+      count[ours ? 'changed' : 'added']++;
+    }
+  });
+  return count;
+}
+
+/** Adds the takes of one day, and makes the day anew, in one transaction: all of them or none. */
+export async function putBackDay(takes: readonly GatheredTake[], mode: PutBackMode): Promise<PutBackCount> {
+  const db = database();
+  const count: PutBackCount = { added: 0, changed: 0, same: 0 };
+  await db.transaction('rw', [...dayTables(), db.frames, db.sounds, db.chunks], async () => {
+    for (const { record, columns, sound } of takes) {
+      const { id } = record;
+      const ours = await db.takes.get(id);
+      const kept = (!ours || mode === 'replace' ? record : mergeRow('takes', ours, record)) as TakeRecord;
+      if (columns && !(await db.frames.get(id))) await db.frames.put({ takeId: id, columns });
+      const hasSound =
+        (await db.sounds.get(id)) !== undefined || (await db.chunks.where('takeId').equals(id).count()) > 0;
+      const bringsSound = sound !== null && !hasSound;
+      if (bringsSound) await db.sounds.put(sound);
+      if (!ours || !sameRow(ours, kept)) await db.takes.put(kept);
+      if (!ours) count.added++;
+      else if (bringsSound || !sameRow(ours, kept)) count.changed++;
+      else count.same++;
+    }
+    if (count.added + count.changed === 0) return;
+    await rebuildDays(takes.map(({ record }) => record));
+  });
+  return count;
+}
+
+/** Takes away every row whose key is not among those that stay. Returns how many went. Takes that are being recorded stay. */
+export async function removeOthers(stay: Record<OwnTable, ReadonlySet<string>>): Promise<number> {
+  const db = database();
+  let removed = 0;
+  for (const table of OWN_TABLES) {
+    const gone = ((await db.table(table).toCollection().primaryKeys()) as string[]).filter(
+      (key) => !stay[table].has(key),
+    );
+    for (const key of gone) {
+      const take = table === 'takes' ? await db.takes.get(key) : null;
+      if (take?.state === 'recording') continue;
+      if (take) {
+        await eraseTake(key);
+        await db.transaction('rw', dayTables(), () => rebuildDays([take]));
+      } else await db.table(table).delete(key);
+      removed++;
+    }
+  }
+  return removed;
+}

@@ -1,0 +1,12 @@
+import { readScore, type ReadScore } from '@inner-hum/core/scores';
+
+/** A score from a file, or what is wrong with it in a sentence. */
+export type OpenedScore = { kind: 'read'; score: ReadScore } | { kind: 'refused'; why: string };
+
+export async function openScore(file: Blob): Promise<OpenedScore> {
+  try {
+    return { kind: 'read', score: readScore(new Uint8Array(await file.arrayBuffer())) };
+  } catch (error) {
+    return { kind: 'refused', why: (error as Error).message };
+  }
+}
