@@ -50,18 +50,20 @@ const webFolders = [
   'archive',
   'audio',
   'workers',
+  'words',
 ];
 const webMay = {
-  ui: [],
+  words: [],
+  ui: ['words'],
   ribbon: [],
-  engraving: ['ribbon', 'ui'],
-  listing: ['ribbon', 'ui', 'storage', 'workers'],
+  engraving: ['ribbon', 'ui', 'words'],
+  listing: ['ribbon', 'ui', 'storage', 'workers', 'words'],
   audio: [],
   storage: [],
   archive: ['storage'],
   workers: ['archive', 'storage'],
-  session: ['ui', 'storage', 'audio', 'workers'],
-  features: ['session', 'engraving', 'listing', 'ribbon', 'ui', 'storage', 'audio', 'workers'],
+  session: ['ui', 'storage', 'audio', 'workers', 'words'],
+  features: ['session', 'engraving', 'listing', 'ribbon', 'ui', 'storage', 'audio', 'workers', 'words'],
   app: webFolders,
 };
 

@@ -5,7 +5,6 @@ import i18next from 'i18next';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { keepAppOffline } from './app/appUpdate.ts';
-import { startI18n } from './app/i18n.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
 import { createKeeper, createSessionController, outdated, troubleCame } from './session/index.ts';
@@ -13,20 +12,23 @@ import {
   openStorage,
   purgeDeleted,
   purgeOwnExercises,
+  readSettings,
   storeRound,
   storeTake,
   unfinishedTakes,
 } from './storage/index.ts';
 import { openStoreroom, startSessionWorker } from './workers/index.ts';
+import { startWords } from './words/index.ts';
 
-await startI18n();
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
-const storageKind = await openStorage(databaseName, () => store.dispatch(outdated())).catch(() => {
+const storageKind = await openStorage(databaseName, () => store.dispatch(outdated())).catch(async () => {
+  await startWords('device');
   // Whatever the reason, a blank page would look as if everything were gone. There is nothing to go on with.
   root.textContent = i18next.t('app.notOpened');
-  return new Promise<never>(() => undefined);
+  return await new Promise<never>(() => undefined);
 });
+await startWords((await readSettings()).language);
 if (storageKind === 'memory') store.dispatch(troubleCame('storageRefused'));
 openStoreroom(storageKind === 'memory' ? null : databaseName);
 const keeper = createKeeper({ dispatch: store.dispatch, phase: () => store.getState().session.phase });

@@ -2,17 +2,20 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { readSettings } from '../storage/index.ts';
+import { wearLanguage } from '../words/index.ts';
 import { wearTheme } from './wearTheme.ts';
 
 /** Where a first visitor may go before the questions are answered. */
 const OPEN_TO_ALL = ['/welcome', '/reading'];
 
-/** Wears the player's theme, and sends a first visitor to the three questions. */
+/** Wears the player's theme and language, and sends a first visitor to the three questions. */
 export function Doorway() {
   const settings = useLiveQuery(readSettings);
   const { pathname } = useLocation();
   const theme = settings?.theme;
   useEffect(() => (theme ? wearTheme(theme) : undefined), [theme]);
+  const language = settings?.language;
+  useEffect(() => void (language && wearLanguage(language)), [language]);
   if (!settings) return null;
   if (!settings.visited && !OPEN_TO_ALL.includes(pathname)) return <Navigate to="/welcome" replace />;
   return <Outlet />;

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { Workbox } from 'workbox-window';
+import type { Workbox } from 'workbox-window';
 import { isTakeRunning } from '../workers/index.ts';
 
 // The app as it is kept in this browser, so that it opens without a network; and a newer one, which waits until it is taken.
@@ -22,7 +22,8 @@ window.addEventListener('vite:preloadError', () => {
 /** Keeps the app for playing without a network, and notices when a newer one has come. */
 export function keepAppOffline(): void {
   if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
-  setTimeout(() => {
+  const begin = async () => {
+    const { Workbox } = await import('workbox-window');
     const box = new Workbox('/sw.js', { scope: '/' });
     workbox = box;
     box.addEventListener('waiting', () => {
@@ -32,7 +33,8 @@ export function keepAppOffline(): void {
     // Where no network is, or no certificate is trusted, the app goes on without.
     box.register().catch(() => undefined);
     setInterval(() => void box.update().catch(() => undefined), EVERY_MS);
-  }, AFTER_MS);
+  };
+  setTimeout(() => void begin().catch(() => undefined), AFTER_MS);
 }
 
 /** Whether a newer version waits. */

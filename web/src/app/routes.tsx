@@ -1,7 +1,13 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Shell } from './Shell.tsx';
+import { wordsOfRooms } from '../words/index.ts';
 import { RoomFailed } from './RoomFailed.tsx';
 import { Doorway } from './Doorway.tsx';
+
+/** A room comes with the words of all rooms; the welcome has its own. */
+const room =
+  <Module,>(load: () => Promise<Module>) =>
+  async () =>
+    (await Promise.all([load(), wordsOfRooms()]))[0];
 
 /** Each room is loaded when it is first entered. */
 export const router = createBrowserRouter([
@@ -11,43 +17,44 @@ export const router = createBrowserRouter([
     errorElement: <RoomFailed />,
     HydrateFallback: () => null,
     children: [
-      { path: 'reading', lazy: () => import('../features/reading/ReadingRoom.tsx') },
+      { path: 'reading', lazy: room(() => import('../features/reading/ReadingRoom.tsx')) },
       { path: 'welcome', lazy: () => import('../features/welcome/WelcomeRoom.tsx') },
-      { path: 'high/sheet', lazy: () => import('../features/high/HighSheetRoom.tsx') },
-      { path: 'shelf/sheet', lazy: () => import('../features/sheet/SheetRoom.tsx') },
+      { path: 'high/sheet', lazy: room(() => import('../features/high/HighSheetRoom.tsx')) },
+      { path: 'shelf/sheet', lazy: room(() => import('../features/sheet/SheetRoom.tsx')) },
       {
-        element: <Shell />,
+        // Whoever is asked the first three questions does not need the rail yet.
+        lazy: async () => ({ Component: (await import('./Shell.tsx')).Shell }),
         children: [
           { index: true, element: <Navigate to="/stand" replace /> },
-          { path: 'today', lazy: () => import('../features/today/TodayRoom.tsx') },
-          { path: 'stand', lazy: () => import('../features/stand/FreeDeskRoom.tsx') },
-          { path: 'stand/swell', lazy: () => import('../features/stand/SwellRoom.tsx') },
-          { path: 'stand/drill/:familyId', lazy: () => import('../features/stand/DrillRoom.tsx') },
-          { path: 'stand/trial/:trialId', lazy: () => import('../features/stand/TrialRoom.tsx') },
-          { path: 'stand/own/:exerciseId', lazy: () => import('../features/stand/OwnRoom.tsx') },
-          { path: 'takes', lazy: () => import('../features/takes/TakesRoom.tsx') },
-          { path: 'takes/round/:roundId', lazy: () => import('../features/takes/RoundRoom.tsx') },
-          { path: 'takes/:takeId', lazy: () => import('../features/takes/TakeRoom.tsx') },
-          { path: 'ladder', lazy: () => import('../features/ladder/LadderRoom.tsx') },
-          { path: 'ladder/routes', lazy: () => import('../features/ladder/RoutesRoom.tsx') },
-          { path: 'ladder/match', lazy: () => import('../features/ladder/MatchRoom.tsx') },
-          { path: 'map', lazy: () => import('../features/map/MapRoom.tsx') },
-          { path: 'map/mouthpiece', lazy: () => import('../features/map/AdviceRoom.tsx') },
-          { path: 'map/findings', lazy: () => import('../features/map/FindingsRoom.tsx') },
-          { path: 'high', lazy: () => import('../features/high/HighRoom.tsx') },
-          { path: 'ladder/subtone', lazy: () => import('../features/ladder/SubtoneRoom.tsx') },
-          { path: 'shelf', lazy: () => import('../features/shelf/ShelfRoom.tsx') },
-          { path: 'shelf/family/:familyId', lazy: () => import('../features/shelf/FamilyRoom.tsx') },
-          { path: 'shelf/own/:exerciseId', lazy: () => import('../features/builder/BuilderRoom.tsx') },
-          { path: 'logbook', lazy: () => import('../features/logbook/LogbookRoom.tsx') },
-          { path: 'logbook/trends', lazy: () => import('../features/logbook/TrendRoom.tsx') },
-          { path: 'logbook/aims', lazy: () => import('../features/aims/AimsRoom.tsx') },
-          { path: 'logbook/trials', lazy: () => import('../features/trials/TrialsRoom.tsx') },
-          { path: 'logbook/ear', lazy: () => import('../features/ear/EarRoom.tsx') },
-          { path: 'logbook/:day', lazy: () => import('../features/logbook/DayRoom.tsx') },
-          { path: 'case', lazy: () => import('../features/case/CaseRoom.tsx') },
-          { path: 'case/keeping', lazy: () => import('../features/keeping/KeepingRoom.tsx') },
-          { path: 'case/calibrate', lazy: () => import('../features/case/CalibrateRoom.tsx') },
+          { path: 'today', lazy: room(() => import('../features/today/TodayRoom.tsx')) },
+          { path: 'stand', lazy: room(() => import('../features/stand/FreeDeskRoom.tsx')) },
+          { path: 'stand/swell', lazy: room(() => import('../features/stand/SwellRoom.tsx')) },
+          { path: 'stand/drill/:familyId', lazy: room(() => import('../features/stand/DrillRoom.tsx')) },
+          { path: 'stand/trial/:trialId', lazy: room(() => import('../features/stand/TrialRoom.tsx')) },
+          { path: 'stand/own/:exerciseId', lazy: room(() => import('../features/stand/OwnRoom.tsx')) },
+          { path: 'takes', lazy: room(() => import('../features/takes/TakesRoom.tsx')) },
+          { path: 'takes/round/:roundId', lazy: room(() => import('../features/takes/RoundRoom.tsx')) },
+          { path: 'takes/:takeId', lazy: room(() => import('../features/takes/TakeRoom.tsx')) },
+          { path: 'ladder', lazy: room(() => import('../features/ladder/LadderRoom.tsx')) },
+          { path: 'ladder/routes', lazy: room(() => import('../features/ladder/RoutesRoom.tsx')) },
+          { path: 'ladder/match', lazy: room(() => import('../features/ladder/MatchRoom.tsx')) },
+          { path: 'map', lazy: room(() => import('../features/map/MapRoom.tsx')) },
+          { path: 'map/mouthpiece', lazy: room(() => import('../features/map/AdviceRoom.tsx')) },
+          { path: 'map/findings', lazy: room(() => import('../features/map/FindingsRoom.tsx')) },
+          { path: 'high', lazy: room(() => import('../features/high/HighRoom.tsx')) },
+          { path: 'ladder/subtone', lazy: room(() => import('../features/ladder/SubtoneRoom.tsx')) },
+          { path: 'shelf', lazy: room(() => import('../features/shelf/ShelfRoom.tsx')) },
+          { path: 'shelf/family/:familyId', lazy: room(() => import('../features/shelf/FamilyRoom.tsx')) },
+          { path: 'shelf/own/:exerciseId', lazy: room(() => import('../features/builder/BuilderRoom.tsx')) },
+          { path: 'logbook', lazy: room(() => import('../features/logbook/LogbookRoom.tsx')) },
+          { path: 'logbook/trends', lazy: room(() => import('../features/logbook/TrendRoom.tsx')) },
+          { path: 'logbook/aims', lazy: room(() => import('../features/aims/AimsRoom.tsx')) },
+          { path: 'logbook/trials', lazy: room(() => import('../features/trials/TrialsRoom.tsx')) },
+          { path: 'logbook/ear', lazy: room(() => import('../features/ear/EarRoom.tsx')) },
+          { path: 'logbook/:day', lazy: room(() => import('../features/logbook/DayRoom.tsx')) },
+          { path: 'case', lazy: room(() => import('../features/case/CaseRoom.tsx')) },
+          { path: 'case/keeping', lazy: room(() => import('../features/keeping/KeepingRoom.tsx')) },
+          { path: 'case/calibrate', lazy: room(() => import('../features/case/CalibrateRoom.tsx')) },
           { path: '*', element: <Navigate to="/stand" replace /> },
         ],
       },

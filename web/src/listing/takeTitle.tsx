@@ -1,10 +1,10 @@
 import { notesOf, scoreOf, type NoteItem } from '@inner-hum/core/exercise';
 import type { NoteNaming } from '@inner-hum/core/horn';
-import { format } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { exerciseName, NoteGlyph, noteText } from '../ui/index.ts';
 import { playedAt, type TakeRecord } from '../storage/index.ts';
+import { dateText } from '../words/index.ts';
 
 /** A take that has lost what was written. */
 const NO_NAME = { family: null };
@@ -50,5 +50,5 @@ export function takeLabel(take: TakeRecord, naming: NoteNaming, t: TFunction): s
     : notes.length === 1
       ? `${noteText(first.writtenMidi, naming)}, ${marksOf(notes)}`
       : `${exerciseName(take.context?.exercise ?? NO_NAME, t)}, ${noteText(first.writtenMidi, naming)}`;
-  return `${what} · ${format(playedAt(take), 'd MMM, HH:mm')}`;
+  return `${what} · ${dateText(playedAt(take), 'shortDayTime')}`;
 }

@@ -3,6 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { strainSince, type SettingsRecord } from '../storage/index.ts';
+import { decimals } from '../words/index.ts';
 
 /** Nearer than this share to a limit is worth a word before one plays. */
 const NEAR = 0.7;
@@ -30,7 +31,7 @@ function measured(seconds: number, cap: number | null, kind: 'high' | 'loud', t:
     cap,
     isNear: minutes >= NEAR * cap,
     isOver: minutes >= cap,
-    text: t(`strain.${kind}`, { minutes: minutes.toFixed(1), cap }),
+    text: t(`strain.${kind}`, { minutes: decimals(minutes, 1), cap }),
   };
 }
 

@@ -34,6 +34,7 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
       ),
     )
     .required(),
+  language: yup.string().oneOf(['device', 'en', 'de', 'it']).required(),
   naming: yup.string().oneOf(['letters', 'german', 'fixedDo']).required(),
   pitchShown: yup.string().oneOf(['written', 'sounding']).required(),
   toleranceId: yup.string().oneOf(['relaxed', 'usual', 'strict']).required(),

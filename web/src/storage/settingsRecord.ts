@@ -14,6 +14,8 @@ export interface SettingsRecord {
   ranges: Partial<Record<HornId, NoteRange>>;
   /** The highest key that the horn has, where it is not high F#. */
   topKeys: Partial<Record<HornId, TopKey>>;
+  /** Of the interface; `device`: as the browser asks. Note names have their own setting. */
+  language: 'device' | 'en' | 'de' | 'it';
   naming: NoteNaming;
   pitchShown: 'written' | 'sounding';
   toleranceId: ToleranceId;
@@ -85,6 +87,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   a4Hz: 440,
   ranges: {},
   topKeys: {},
+  language: 'device',
   naming: 'letters',
   pitchShown: 'written',
   toleranceId: 'usual',

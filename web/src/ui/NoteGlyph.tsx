@@ -1,4 +1,5 @@
 import { nameNote, type NoteNaming } from '@inner-hum/core/horn';
+import i18next from 'i18next';
 
 const SHARP = 'M3 6.5 13 3.5M3 15.5 13 12.5M5.5 1.5V21M10.5 0V19.5';
 const FLAT = 'M4 0V19C4 19 12 14.5 12 11 12 7.5 7 8 4 11.5';
@@ -43,16 +44,18 @@ export function NoteGlyph({
   );
 }
 
-/** A note in plain text, for labels, lists and file names: "B flat 4" is read well aloud. */
+/** A note in plain text, for labels and lists: "B flat 4" is read well aloud. */
 export function noteText(midi: number, naming: NoteNaming): string {
   const { stem, accidental, octave } = nameNote(midi, naming);
-  return `${stem}${accidental === '' ? '' : ` ${accidental}`} ${octave}`;
+  return `${stem}${accidental === '' ? '' : ` ${i18next.t(`accidental.${accidental}`)}`} ${octave}`;
 }
 
 /** The same where room is scarce: "G4", "B flat 3". */
 export function shortNote(midi: number, naming: NoteNaming): string {
   const { stem, accidental, octave } = nameNote(midi, naming);
-  return accidental === '' ? `${stem}${octave}` : `${stem} ${accidental} ${octave}`;
+  return accidental === ''
+    ? `${stem}${octave}`
+    : `${stem} ${i18next.t(`accidental.${accidental}`)} ${octave}`;
 }
 
 /** Set in type that has the signs: "B♭3". */

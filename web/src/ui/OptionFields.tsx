@@ -4,6 +4,7 @@ import { hornById, toSounding, writtenMidi, type HornId, type NoteNaming } from 
 import type { TFunction } from 'i18next';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { decimals } from '../words/index.ts';
 import { Choice } from './Choice.tsx';
 import { nextTempo } from './nextTempo.ts';
 import { NoteGlyph } from './NoteGlyph.tsx';
@@ -101,7 +102,7 @@ function shown(
 ): ReactNode {
   if (option.kind === 'mark') return <em>{value}</em>;
   if (option.kind === 'number' && option.unit === 'tenthMm')
-    return t('option.unit.tenthMm', { mm: (Number(value) / 10).toFixed(1) });
+    return t('option.unit.tenthMm', { mm: decimals(Number(value) / 10, 1) });
   if (option.kind === 'number') return t(`option.unit.${option.unit}`, { count: Number(value) });
   const midi = Number(value);
   const read = option.kind === 'sounding' ? toSounding(writtenMidi(midi), hornById(hornId)) : midi;

@@ -3,34 +3,35 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Finding, TakeAnalysis } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
+import { decimals } from '../words/index.ts';
 import { noteText } from './NoteGlyph.tsx';
 
 /** A finding in words, with its figures. */
 export function findingText(finding: Finding, naming: NoteNaming, t: TFunction): string {
   switch (finding.kind) {
     case 'jump':
-      return t('finding.jump', { partial: finding.to, seconds: finding.atSeconds.toFixed(1) });
+      return t('finding.jump', { partial: finding.to, seconds: decimals(finding.atSeconds, 1) });
     case 'gap':
       return t('finding.gap', {
-        seconds: finding.atSeconds.toFixed(1),
+        seconds: decimals(finding.atSeconds, 1),
         ms: Math.round(finding.lengthMs / 10) * 10,
       });
     case 'response':
       return t('finding.response', { ms: Math.round(finding.ms / 10) * 10 });
     case 'short':
       return t('finding.short', {
-        held: finding.heldSeconds.toFixed(1),
-        written: finding.writtenSeconds.toFixed(1),
+        held: decimals(finding.heldSeconds, 1),
+        written: decimals(finding.writtenSeconds, 1),
       });
     case 'stair':
       return t('finding.stair', {
         count: finding.count,
-        db: finding.worstDb.toFixed(1),
-        seconds: finding.atSeconds.toFixed(1),
+        db: decimals(finding.worstDb, 1),
+        seconds: decimals(finding.atSeconds, 1),
       });
     case 'peak':
       return t(finding.beats > 0 ? 'finding.peakLate' : 'finding.peakEarly', {
-        beats: Math.abs(finding.beats).toFixed(1),
+        beats: decimals(Math.abs(finding.beats), 1),
       });
     case 'loudEnd':
     case 'softEnd':
@@ -42,9 +43,9 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
       return t('finding.wander', { count: Math.round(finding.cents) });
     case 'swellError':
     case 'unsteady':
-      return t(`finding.${finding.kind}`, { db: finding.db.toFixed(1) });
+      return t(`finding.${finding.kind}`, { db: decimals(finding.db, 1) });
     case 'even':
-      return t('finding.even', { db: finding.errorDb.toFixed(1), count: Math.round(finding.spreadCents) });
+      return t('finding.even', { db: decimals(finding.errorDb, 1), count: Math.round(finding.spreadCents) });
     case 'wrongNote':
       return t('finding.wrongNote', { note: noteText(finding.heardMidi, naming) });
     case 'lowPartial':
@@ -55,21 +56,24 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
     case 'fellBack':
       return t(finding.to === 1 ? 'finding.fellToFundamental' : 'finding.fellBack', {
         partial: finding.to,
-        seconds: finding.atSeconds.toFixed(1),
+        seconds: decimals(finding.atSeconds, 1),
       });
     case 'pitchApart':
       return t(finding.cents > 0 ? 'finding.pitchApartSharp' : 'finding.pitchApartFlat', {
         count: Math.round(Math.abs(finding.cents)),
       });
     case 'colourApart':
-      return t('finding.colourApart', { db: finding.db.toFixed(1) });
+      return t('finding.colourApart', { db: decimals(finding.db, 1) });
     case 'matched':
-      return t('finding.matched', { db: finding.db.toFixed(1), count: Math.round(Math.abs(finding.cents)) });
+      return t('finding.matched', {
+        db: decimals(finding.db, 1),
+        count: Math.round(Math.abs(finding.cents)),
+      });
     case 'crack':
-      return t('finding.crack', { partial: finding.to, seconds: finding.atSeconds.toFixed(1) });
+      return t('finding.crack', { partial: finding.to, seconds: decimals(finding.atSeconds, 1) });
     case 'breath':
     case 'restart':
-      return t(`finding.${finding.kind}`, { seconds: finding.atSeconds.toFixed(1) });
+      return t(`finding.${finding.kind}`, { seconds: decimals(finding.atSeconds, 1) });
     case 'slurGap':
       return t('finding.slurGap', { ms: Math.round(finding.lengthMs / 10) * 10 });
     case 'firstPartial':
@@ -89,7 +93,7 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
       });
     case 'step':
       return t(finding.db > 0 ? 'finding.stepLouder' : 'finding.stepSofter', {
-        db: Math.abs(finding.db).toFixed(1),
+        db: decimals(Math.abs(finding.db), 1),
       });
     case 'bendShort':
       return t('finding.bendShort', {
@@ -103,40 +107,40 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
     case 'bent':
       return t('finding.bent', { cents: Math.round(finding.cents) });
     case 'colourStill':
-      return t('finding.colourStill', { harmonics: finding.harmonics.toFixed(1) });
+      return t('finding.colourStill', { harmonics: decimals(finding.harmonics, 1) });
     case 'colourMoved':
       return t('finding.colourMoved', {
-        harmonics: finding.harmonics.toFixed(1),
+        harmonics: decimals(finding.harmonics, 1),
         count: Math.round(finding.spreadCents),
       });
     case 'airAgainst':
       return t(finding.db >= 0 ? 'finding.airMore' : 'finding.airLess', {
-        db: Math.abs(finding.db).toFixed(1),
+        db: decimals(Math.abs(finding.db), 1),
       });
     case 'held':
       return finding.cause === 'completed'
-        ? t('finding.heldToEnd', { seconds: finding.seconds.toFixed(1) })
-        : t('finding.held', { seconds: finding.seconds.toFixed(1), cause: t(`cause.${finding.cause}`) });
+        ? t('finding.heldToEnd', { seconds: decimals(finding.seconds, 1) })
+        : t('finding.held', { seconds: decimals(finding.seconds, 1), cause: t(`cause.${finding.cause}`) });
     case 'stillFull':
     case 'weakTone':
     case 'subtone':
       return t(`finding.${finding.kind}`, {
-        airier: finding.airierDb.toFixed(0),
-        softer: finding.softerDb.toFixed(0),
+        airier: decimals(finding.airierDb, 0),
+        softer: decimals(finding.softerDb, 0),
       });
     case 'squawk':
       return t('finding.squawk', { ms: Math.round(finding.ms / 10) * 10 });
     case 'vibratoThere':
     case 'vibrato':
       return t(`finding.${finding.kind}`, {
-        hz: finding.hz.toFixed(1),
+        hz: decimals(finding.hz, 1),
         cents: Math.round(finding.cents),
         percent: Math.round(100 * finding.regularity),
       });
     case 'vibratoSlow':
     case 'vibratoFast':
       return t(`finding.${finding.kind}`, {
-        hz: finding.hz.toFixed(1),
+        hz: decimals(finding.hz, 1),
         least: finding.leastHz,
         most: finding.mostHz,
       });

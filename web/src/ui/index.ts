@@ -30,6 +30,7 @@ export { StarButton } from './StarButton.tsx';
 export { holdsWords } from './holdsWords.ts';
 export { reedName } from './reedName.ts';
 export { UndoBar } from './UndoBar.tsx';
+export { useLook } from './useLook.ts';
 export { useCountdown } from './useCountdown.ts';
 export { useUnnamed } from './useUnnamed.ts';
 export { useFreeKeys } from './useFreeKeys.ts';

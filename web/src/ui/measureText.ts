@@ -1,5 +1,6 @@
 import type { TrendMeasure } from '@inner-hum/core/practice';
 import type { TFunction } from 'i18next';
+import { decimals } from '../words/index.ts';
 
 /** The unit a figure is told in, and how finely. */
 const UNITS: Record<
@@ -33,10 +34,9 @@ const UNITS: Record<
   humCents: { unit: 'cents', digits: 0 },
 };
 
-/** A figure without its unit; never "-0". */
+/** A figure without its unit. */
 export function figureText(value: number, measure: TrendMeasure): string {
-  const text = value.toFixed(UNITS[measure].digits);
-  return (Number(text) === 0 ? text.replace('-', '') : text).replace('-', '−');
+  return decimals(value, UNITS[measure].digits);
 }
 
 /** With its unit. */

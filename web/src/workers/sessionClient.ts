@@ -6,11 +6,11 @@ export interface SessionClient {
   readonly remote: Comlink.Remote<SessionWorker>;
   /** Called if a worker breaks or cannot start. */
   onFailure(listener: () => void): void;
-  /** Ends the worker, whatever it is doing, and starts another. Its takes so far are in the database. */
+  /** Ends the worker, whatever it is doing; the next call starts another. Its takes so far are in the database. */
   restart(): void;
 }
 
-/** Starts the worker on the database of this origin. */
+/** The worker on the database of this origin. It starts at the first call: the first room must not wait for it. */
 export function startSessionWorker(databaseName: string): SessionClient {
   let onFailure = () => {};
   const start = () => {
@@ -23,19 +23,21 @@ export function startSessionWorker(databaseName: string): SessionClient {
     worker.addEventListener('messageerror', fail);
     return worker;
   };
-  let running = start();
-  let remote = Comlink.wrap<SessionWorker>(running);
+  let running: Worker | null = null;
+  let remote: Comlink.Remote<SessionWorker> | null = null;
   return {
     get remote() {
-      return remote;
+      if (remote) return remote;
+      running = start();
+      return (remote = Comlink.wrap<SessionWorker>(running));
     },
     onFailure(listener) {
       onFailure = listener;
     },
     restart() {
-      running.terminate();
-      running = start();
-      remote = Comlink.wrap<SessionWorker>(running);
+      running?.terminate();
+      running = null;
+      remote = null;
     },
   };
 }

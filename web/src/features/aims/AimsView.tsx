@@ -1,10 +1,11 @@
 import { dayOf } from '../../storage/index.ts';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { Horn } from '@inner-hum/core/horn';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, LogbookLinks, measureText, noteText, RoomHeading } from '../../ui/index.ts';
 import { ReportButtons } from '../../listing/index.ts';
+import { dateText } from '../../words/index.ts';
 import { aimReport } from './aimReport.ts';
 import { distanceText } from './aimText.ts';
 import { NewAim, type AimDraft } from './NewAim.tsx';
@@ -61,9 +62,9 @@ export function AimsView({ aims: { settings, aims }, horn, onAdd, onFinish }: Ai
                       target: measureText(aim.goal.target, aim.goal.measure, t),
                     }),
                     ...(aim.byDay
-                      ? [t('aim.byDay', { date: format(parseISO(aim.byDay), 'd MMMM yyyy') })]
+                      ? [t('aim.byDay', { date: dateText(parseISO(aim.byDay), 'dayYear') })]
                       : []),
-                    ...(aim.doneAt ? [t('aim.putAway', { date: format(aim.doneAt, 'd MMMM') })] : []),
+                    ...(aim.doneAt ? [t('aim.putAway', { date: dateText(aim.doneAt, 'day') })] : []),
                   ].join(' · ')}
                 </Box>
                 <Box maxW="prose">{distanceText(each, t)}</Box>

@@ -1,7 +1,7 @@
-import { format } from 'date-fns';
 import type { TFunction } from 'i18next';
 import type { Report } from '../../listing/index.ts';
 import { measureText } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { distanceText } from './aimText.ts';
 import type { AimProgress } from './useAims.ts';
 import { weeksLayout } from './weeksLayout.ts';
@@ -28,7 +28,7 @@ export function aimReport(each: AimProgress, t: TFunction): Report {
         drawing: weeksSvg(each),
         lines: progress.weeks.map(({ at, value, count }) =>
           t('report.weekOf', {
-            date: format(at, 'd MMMM'),
+            date: dateText(at, 'day'),
             value: measureText(value, goal.measure, t),
             count,
           }),

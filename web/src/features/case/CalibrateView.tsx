@@ -2,6 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Key, RoomHeading } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 import { LevelLine } from './LevelLine.tsx';
 import { STEPS, type CalibrationFault, type CalibrationFindings } from './calibrationSteps.ts';
 import { Troubles } from '../../session/index.ts';
@@ -25,7 +26,7 @@ export function CalibrateView(props: CalibrateViewProps) {
   const current = step === null || done ? null : STEPS[step];
   const note = props.naming === 'german' ? 'H' : props.naming === 'fixedDo' ? 'Si' : 'B';
   const decibel = (value: number | null) =>
-    value === null ? t('calibrate.skipped') : t('calibrate.dbfs', { db: value.toFixed(0) });
+    value === null ? t('calibrate.skipped') : t('calibrate.dbfs', { db: decimals(value, 0) });
   return (
     <Box maxW="prose">
       <RoomHeading title={t('calibrate.title')} />

@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink, Choice, NumberField, RoomHeading, Section } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
+import { dateText, LANGUAGES } from '../../words/index.ts';
 import { CapFields } from './CapFields.tsx';
 import { HornCheckFields } from './HornCheckFields.tsx';
 import { KeyFields } from './KeyFields.tsx';
@@ -18,6 +18,9 @@ interface CaseViewProps {
   calibration: CalibrationRecord | null;
   onChange(change: Partial<SettingsRecord>): void;
 }
+
+/** Each in its own language, so that it is found by whoever cannot read the page. */
+const LANGUAGE_NAMES = { en: 'English', de: 'Deutsch', it: 'Italiano' };
 
 const PROFILE_IDS = ['steady', 'goodDay', 'stair', 'slips', 'airy'] as const;
 
@@ -76,7 +79,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             <Box maxW="prose">
               <Box mb="2">
                 {calibration
-                  ? t('case.calibrated', { date: format(calibration.madeAt, 'd MMMM, HH:mm') })
+                  ? t('case.calibrated', { date: dateText(calibration.madeAt, 'dayTime') })
                   : t('case.notCalibrated')}
               </Box>
               <ActionLink to="/case/calibrate">{t('case.calibrate')}</ActionLink>
@@ -102,6 +105,9 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
       {section(
         t('case.reading'),
         <>
+          {oneOf('language', t('case.language'), ['device', ...LANGUAGES], (value) =>
+            value === 'device' ? t('case.languageOfDevice') : LANGUAGE_NAMES[value],
+          )}
           {oneOf('naming', t('case.naming'), ['letters', 'german', 'fixedDo'], (value) =>
             t(`naming.${value}`),
           )}

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -16,6 +16,7 @@ import {
   type SettingsRecord,
 } from '../../storage/index.ts';
 import { ActionButton, DateField, Select, TextField } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 
 interface HornCheckFieldsProps {
   settings: SettingsRecord;
@@ -71,14 +72,14 @@ export function HornCheckFields({ settings, onChange }: HornCheckFieldsProps) {
           <Flex as="li" key={check.id} gap="4" wrap="wrap" alignItems="center">
             <Box>
               {t('check.line', {
-                date: format(parseISO(check.day), 'd MMMM yyyy'),
+                date: dateText(parseISO(check.day), 'dayYear'),
                 kind: t(`check.kind.${check.kind}`),
               })}
               {check.text && ` – ${check.text}`}
             </Box>
             <ActionButton
               look="plain"
-              aria-label={t('check.deleteOf', { date: format(parseISO(check.day), 'd MMMM yyyy') })}
+              aria-label={t('check.deleteOf', { date: dateText(parseISO(check.day), 'dayYear') })}
               onClick={() => {
                 void deleteHornCheck(check.id);
                 setDeleted(check);

@@ -1,9 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_REMARK, type PlayedReed, type ReedRemark } from '../../storage/index.ts';
 import { ActionButton, Choice, TextField, reedName } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 
 interface ReedRowProps {
   played: PlayedReed;
@@ -48,9 +49,9 @@ export function ReedRow({ played, isOn, onPutOn, onRemark, onRetire }: ReedRowPr
             : t('reed.played', {
                 count: days,
                 minutes: Math.round(playedSeconds / 60),
-                last: format(parseISO(lastDay), 'd MMMM'),
+                last: dateText(parseISO(lastDay), 'day'),
               })}
-          {last && ` ${t('reed.said', { how: t(`reed.how.${last.how}`), date: format(last.at, 'd MMMM') })}`}
+          {last && ` ${t('reed.said', { how: t(`reed.how.${last.how}`), date: dateText(last.at, 'day') })}`}
           {last?.text && ` – ${last.text}`}
         </Box>
       </Box>

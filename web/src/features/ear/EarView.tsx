@@ -1,10 +1,10 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { EarScore, HumScore, Share } from '@inner-hum/core/practice';
-import { format } from 'date-fns';
 import type { TFunction } from 'i18next';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink, LogbookLinks, RoomHeading } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 
 const BAR_PX = 220;
 
@@ -95,7 +95,7 @@ export function EarView({ score: { all, zones, sides, months, hums } }: { score:
           {months.length > 1 &&
             table(
               t('ear.byTime'),
-              months.map((share) => row(t('ear.from', { date: format(share.at, 'd MMMM') }), share)),
+              months.map((share) => row(t('ear.from', { date: dateText(share.at, 'day') }), share)),
             )}
         </>
       )}
@@ -112,7 +112,7 @@ export function EarView({ score: { all, zones, sides, months, hums } }: { score:
               ...hums.zones.map((each) => humText(t(`logbook.row.${each.zone}`), each, t)),
               ...(hums.months.length > 1
                 ? hums.months.map((each) =>
-                    humText(t('ear.from', { date: format(each.at, 'd MMMM') }), each, t),
+                    humText(t('ear.from', { date: dateText(each.at, 'day') }), each, t),
                   )
                 : []),
             ].map((line) => (

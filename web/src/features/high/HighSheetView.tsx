@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { FingeringDiagram, NoteGlyph } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { pitchText, speaksText } from './highText.ts';
 import type { HighChart } from './useHighChart.ts';
 
@@ -18,7 +18,7 @@ export function HighSheetView({ chart: { settings, mouthpiece, notes } }: { char
         <Box fontFamily="heading" fontSize="large">
           {t('high.title')}, {[t(`horn.${settings.hornId}`), mouthpiece.name].filter(Boolean).join(' · ')}
         </Box>
-        <Box fontSize="small">{format(Date.now(), 'd MMMM yyyy')}</Box>
+        <Box fontSize="small">{dateText(Date.now(), 'dayYear')}</Box>
       </Flex>
       {notes.map(({ writtenMidi, fingerings }) => (
         <Flex

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { isWhole } from '../../storage/index.ts';
 import { ActionButton, FileButton } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import type { KeepingViewProps } from './keepingProps.ts';
 
 /** Archives back: first what they hold, then into what is here, or instead of it. */
@@ -29,7 +29,7 @@ export function BackFields({ looked, busy, onLook, onBack, onForgetLooked }: Kee
                 {t('keeping.holds', {
                   name: file.name,
                   count: manifest.takes,
-                  date: format(new Date(manifest.madeAt), 'd MMMM yyyy, HH:mm'),
+                  date: dateText(new Date(manifest.madeAt), 'dayYearTime'),
                 })}{' '}
                 {cutShort && t('keeping.cutShort')}
               </li>

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { ActionButton } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import type { KeepingViewProps } from './keepingProps.ts';
 
 /** A folder of the player's in which everything is kept a second time, by itself. */
@@ -17,7 +17,7 @@ export function CopyFields({ folder, canChooseFolder, busy, onCopy, onForgetFold
             ? t('keeping.folderNew', { folder: folder.handle.name })
             : t('keeping.folder', {
                 folder: folder.handle.name,
-                date: format(folder.writtenAt, 'd MMMM, HH:mm'),
+                date: dateText(folder.writtenAt, 'dayTime'),
               }))}
       </Box>
       <Flex gap="4" wrap="wrap">

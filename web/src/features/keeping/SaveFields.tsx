@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { HORN_IDS, isHornId } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, Choice, DateField, Select } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import type { KeepingViewProps } from './keepingProps.ts';
 
 /** Everything, or a part of it, as one file. */
@@ -25,7 +25,7 @@ export function SaveFields({
         {archivedAt === 0
           ? t('keeping.neverSaved')
           : t('keeping.lastSaved', {
-              date: format(archivedAt, 'd MMMM yyyy'),
+              date: dateText(archivedAt, 'dayYear'),
               count: sinceArchive,
             })}
       </Box>

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, downloadFile } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import type { KeepingViewProps } from './keepingProps.ts';
 
 /** Rows that could not be read: what is wrong with each, as a file, or forgotten. */
@@ -17,7 +17,7 @@ export function SetAsideLines({ setAside, onForgetSetAside }: KeepingViewProps) 
           <Box flex="1" minW="column" wordBreak="break-word">
             {t('keeping.setAsideRow', {
               table: row.table,
-              date: format(row.setAsideAt, 'd MMMM'),
+              date: dateText(row.setAsideAt, 'day'),
               why: row.why,
             })}
           </Box>

@@ -1,3 +1,5 @@
+import { decimals } from '../../words/index.ts';
+
 const UNITS = ['kB', 'MB', 'GB', 'TB'] as const;
 
 /** So many bytes in the unit that suits them: "412 MB". */
@@ -9,5 +11,5 @@ export function bytesText(bytes: number): string {
     unit++;
   }
   const digits = value < 10 && unit > 0 ? 1 : 0;
-  return `${value.toLocaleString('en', { maximumFractionDigits: digits })} ${UNITS[unit]}`;
+  return `${decimals(value, digits)} ${UNITS[unit]}`;
 }

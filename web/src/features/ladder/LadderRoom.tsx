@@ -1,16 +1,16 @@
 import { ladder, nextRung } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { playersHorn } from '../../session/index.ts';
 import { readSettings } from '../../storage/index.ts';
-import { lookedAt, lookSearch, readLook, type LadderLook } from './ladderAddress.ts';
+import { useLook } from '../../ui/index.ts';
+import { lookedAt, lookSearch, readLook } from './ladderAddress.ts';
 import { LadderView } from './LadderView.tsx';
 import { useRungTries } from './useRungTries.ts';
 
 /** Fundamentals by partials: what speaks on this horn, and which rung is next. */
 export function Component() {
-  const [search, setSearch] = useSearchParams();
+  const [look, go] = useLook(readLook, lookSearch);
   const settings = useLiveQuery(readSettings);
   const tries = useRungTries(settings);
   const horn = settings && playersHorn(settings);
@@ -22,7 +22,6 @@ export function Component() {
   );
   const next = useMemo(() => rungs && nextRung(rungs), [rungs]);
   if (!settings || !horn || !rungs || !tries) return null;
-  const look = readLook(search);
   return (
     <LadderView
       horn={horn}
@@ -32,9 +31,7 @@ export function Component() {
       looked={lookedAt(rungs, look, next)}
       tuning={look.tuning}
       settings={settings}
-      onLook={(change: Partial<LadderLook>) =>
-        setSearch(lookSearch({ ...look, ...change }), { replace: true })
-      }
+      onLook={(change) => go(change)}
     />
   );
 }

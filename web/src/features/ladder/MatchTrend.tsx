@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
+import { dateText } from '../../words/index.ts';
 import type { PlayedMatch } from './matchPairs.ts';
 
 const HEIGHT = 180;
@@ -15,7 +15,7 @@ export default function MatchTrend({ tries, label }: { tries: readonly PlayedMat
   const palette = useRibbonPalette();
   const points = tries.map(({ startedAt, matchDb }, index) => ({
     index,
-    day: format(startedAt, 'd MMM'),
+    day: dateText(startedAt, 'shortDay'),
     db: matchDb,
   }));
   const text = { fill: palette.muted, fontSize: 14, fontFamily: LABEL_FAMILY };

@@ -5,6 +5,7 @@ import type { TFunction } from 'i18next';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink, centsText, fingeringText, noteText, RoomHeading, Select } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 import { BlindListen } from './BlindListen.tsx';
 import type { MatchPair, PlayedMatch } from './matchPairs.ts';
 import { ProfilePicture } from './ProfilePicture.tsx';
@@ -68,13 +69,13 @@ export function MatchView({ pairs, pair, naming, onPair }: MatchViewProps) {
     soundName(match, match.second, naming, t),
   ] as const;
   const figures = [
-    ...(match.matchDb === null ? [] : [t('match.colour', { db: match.matchDb.toFixed(1) })]),
+    ...(match.matchDb === null ? [] : [t('match.colour', { db: decimals(match.matchDb, 1) })]),
     ...(match.matchCents === null ? [] : [t('match.pitch', { cents: centsText(match.matchCents, t) })]),
     ...(match.matchBrightness === null
       ? []
       : [
           t(match.matchBrightness >= 0 ? 'match.brighter' : 'match.darker', {
-            harmonics: Math.abs(match.matchBrightness).toFixed(1),
+            harmonics: decimals(Math.abs(match.matchBrightness), 1),
           }),
         ]),
   ];

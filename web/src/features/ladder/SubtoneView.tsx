@@ -8,6 +8,7 @@ import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionLink, NoteGlyph, noteText, RoomHeading } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 import type { BenchNote } from './subtoneBench.ts';
 import { SubtoneWindowFields } from './SubtoneWindowFields.tsx';
 
@@ -88,13 +89,13 @@ export function SubtoneView({ horn, notes, looked, tries, settings, onNote, onWi
             <Box fontFamily="heading" fontSize="medium" my="3" data-testid="subtone-last">
               {t(`subtone.kind.${last.depth.kind}`)}{' '}
               {t('subtone.figures', {
-                airier: last.depth.airierDb.toFixed(0),
-                softer: last.depth.softerDb.toFixed(0),
+                airier: decimals(last.depth.airierDb, 0),
+                softer: decimals(last.depth.softerDb, 0),
                 percent: Math.round(100 * last.depth.brightnessShare),
               })}{' '}
               {last.responseMs !== null &&
                 t('subtone.response', { ms: Math.round(last.responseMs / 10) * 10 })}{' '}
-              {last.vibratoHz !== null && t('subtone.swing', { hz: last.vibratoHz.toFixed(1) })}
+              {last.vibratoHz !== null && t('subtone.swing', { hz: decimals(last.vibratoHz, 1) })}
             </Box>
           )}
           <ActionLink look="main" to={play('fullToSubtone')} mt="2" mb="3">

@@ -2,6 +2,7 @@ import { pureCents, type NoteNaming } from '@inner-hum/core/horn';
 import type { Rung } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
 import { centsText, noteText } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 import type { Tuning } from './ladderAddress.ts';
 
 /** Cents of a rung from what it is measured by; null where it has not spoken. */
@@ -22,7 +23,7 @@ export function rungFigures(rung: Rung, tuning: Tuning, t: TFunction): string {
       high: percent(rung.interval.high),
     }),
     ...(cents === null ? [] : [centsText(cents, t)]),
-    ...(rung.holdSeconds === null ? [] : [t('ladder.holds', { seconds: rung.holdSeconds.toFixed(1) })]),
+    ...(rung.holdSeconds === null ? [] : [t('ladder.holds', { seconds: decimals(rung.holdSeconds, 1) })]),
     ...(rung.slipsTo === null ? [] : [t('ladder.slipsTo', { partial: rung.slipsTo })]),
   ].join(' · ');
 }

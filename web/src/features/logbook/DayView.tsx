@@ -1,9 +1,10 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { ReportButtons, TakeRow } from '../../listing/index.ts';
 import { MOST_DAY_NOTE, type DayNoteRecord } from '../../storage/index.ts';
 import { ActionLink, NumberField, RoomHeading, TextArea } from '../../ui/index.ts';
+import { dateText, decimals } from '../../words/index.ts';
 import { dayReport, weekReport } from './dayReport.ts';
 import { dayRows } from './dayRows.ts';
 import { InkRows } from './InkRows.tsx';
@@ -38,7 +39,7 @@ export function DayView({ logged, onWrite }: DayViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
-        title={format(date, 'EEEE d MMMM yyyy')}
+        title={dateText(date, 'weekdayYear')}
         end={
           <Flex gap="4" wrap="wrap">
             {before && (
@@ -75,7 +76,7 @@ export function DayView({ logged, onWrite }: DayViewProps) {
               t(`horn.${hornId}`),
               mouthpiece,
               reed,
-              t('logbook.minutesOn', { minutes: (playedSeconds / 60).toFixed(1) }),
+              t('logbook.minutesOn', { minutes: decimals(playedSeconds / 60, 1) }),
             ]
               .filter(Boolean)
               .join(' · ')}

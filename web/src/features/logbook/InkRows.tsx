@@ -1,9 +1,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { SKILLS, ZONES } from '@inner-hum/core/practice';
+import { dateText, decimals } from '../../words/index.ts';
 import { INK_ROWS, type InkDay, type InkRow } from './inkDay.ts';
 import { inkShare, inkStroke, ROW_HEIGHT } from './inkStroke.ts';
 import { dayAddress } from './logbookAddress.ts';
@@ -145,15 +146,15 @@ export function InkRows({ dates, days, marks, noted, today, withMinutes = false 
                       aria-label={
                         ink
                           ? t('logbook.dayOf', {
-                              date: format(date, 'EEEE d MMMM'),
+                              date: dateText(date, 'weekday'),
                               minutes: Math.round(ink.playedSeconds / 60),
                               count: ink.takes,
                             })
-                          : t('logbook.emptyDay', { date: format(date, 'EEEE d MMMM') })
+                          : t('logbook.emptyDay', { date: dateText(date, 'weekday') })
                       }
                     >
                       <span aria-hidden="true">{isMarked ? '▲' : noted.has(day) ? '·' : ''}</span>
-                      <span aria-hidden="true">{format(date, 'd')}</span>
+                      <span aria-hidden="true">{date.getDate()}</span>
                     </DayLink>
                   </Box>
                 );
@@ -186,7 +187,7 @@ export function InkRows({ dates, days, marks, noted, today, withMinutes = false 
 }
 
 const minutesText = (seconds: number, t: TFunction) =>
-  seconds === 0 ? '' : t('logbook.minutesOf', { minutes: (seconds / 60).toFixed(1) });
+  seconds === 0 ? '' : t('logbook.minutesOf', { minutes: decimals(seconds / 60, 1) });
 
 /** A label keeps inside the picture. */
 function sideOf(place: number, count: number) {

@@ -2,9 +2,9 @@ import { dayOf } from '../../storage/index.ts';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Milestone } from '@inner-hum/core/practice';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { ActionLink } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { dayAddress } from './logbookAddress.ts';
 import { milestoneText } from './milestoneText.ts';
 
@@ -34,7 +34,7 @@ export function MilestoneLines({ milestones, naming, ofOneDay = false }: Milesto
                 minW="field"
                 to={dayAddress(dayOf(milestone.at))}
               >
-                {format(milestone.at, 'd MMMM')}
+                {dateText(milestone.at, 'day')}
               </ActionLink>
             )}
             <Box>{milestoneText(milestone, naming, t)}</Box>

@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { addMonths, eachDayOfInterval, format, parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice, LogbookLinks, RoomHeading, SearchField } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { InkRows } from './InkRows.tsx';
 import { dayAddress, type MonthLook } from './logbookAddress.ts';
 import { markText } from './markText.ts';
@@ -30,7 +31,7 @@ export function MonthView({ look, month, found, now, onChange }: MonthViewProps)
   return (
     <Box maxW="page">
       <RoomHeading
-        title={format(parseISO(first), 'MMMM yyyy')}
+        title={dateText(parseISO(first), 'month')}
         aside={days.size > 0 && t('logbook.monthOf', { minutes: Math.round(seconds / 60), count: days.size })}
         end={
           <Flex gap="4" wrap="wrap">
@@ -129,7 +130,7 @@ function DayLine({ day, text, withYear = false }: { day: string; text: string; w
   return (
     <Flex as="li" gap="4" alignItems="baseline" wrap={{ base: 'wrap', md: 'nowrap' }} py="1">
       <ActionLink look="plain" justifyContent="flex-start" minW="field" flexShrink="0" to={dayAddress(day)}>
-        {format(parseISO(day), withYear ? 'd MMMM yyyy' : 'd MMMM')}
+        {dateText(parseISO(day), withYear ? 'dayYear' : 'day')}
       </ActionLink>
       <Box minW="0">{text}</Box>
     </Flex>

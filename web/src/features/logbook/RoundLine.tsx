@@ -1,9 +1,9 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { TakeRecord } from '../../storage/index.ts';
 import { exerciseName } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 
 const LineLink = chakra(Link);
 
@@ -32,7 +32,7 @@ export function RoundLine({ id, takes }: { id: string; takes: readonly TakeRecor
           </Box>
         </Box>
         <Box color="muted" fontSize="small">
-          {format(startedAt, 'HH:mm')} · {t(`horn.${hornId}`)}
+          {dateText(startedAt, 'time')} · {t(`horn.${hornId}`)}
         </Box>
       </Flex>
     </LineLink>

@@ -1,6 +1,5 @@
 import { Box } from '@chakra-ui/react';
 import type { TrendMeasure, TrendPoint } from '@inner-hum/core/practice';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import {
   CartesianGrid,
@@ -12,6 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
+import { dateText } from '../../words/index.ts';
 import { markName } from './markText.ts';
 import { measureText } from '../../ui/index.ts';
 import type { MarkedChange } from './useTrend.ts';
@@ -50,7 +50,7 @@ export default function TrendChart({ points, changes, measure, label }: TrendCha
             dataKey="at"
             domain={[first, last]}
             tickCount={6}
-            tickFormatter={(at: number) => format(at, 'd MMM')}
+            tickFormatter={(at: number) => dateText(at, 'shortDay')}
             tick={text}
             tickLine={false}
             axisLine={false}

@@ -1,7 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { TREND_MEASURES, ZONES } from '@inner-hum/core/practice';
-import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -13,6 +12,7 @@ import {
   Select,
   LogbookLinks,
 } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { SPANS, type TrendLook } from './logbookAddress.ts';
 import { changeText } from './trendText.ts';
 import type { Trend } from './useTrend.ts';
@@ -97,9 +97,9 @@ export function TrendView({ look, trend, onChange }: TrendViewProps) {
               name,
               count: points.length,
               first: measureText(points[0].value, measure, t),
-              firstDay: format(points[0].at, 'd MMMM'),
+              firstDay: dateText(points[0].at, 'day'),
               last: measureText(points[points.length - 1].value, measure, t),
-              lastDay: format(points[points.length - 1].at, 'd MMMM'),
+              lastDay: dateText(points[points.length - 1].at, 'day'),
             })}
           />
         </Suspense>
@@ -112,7 +112,7 @@ export function TrendView({ look, trend, onChange }: TrendViewProps) {
           <Box as="ul" maxW="prose">
             {changes.map((each) => (
               <Box as="li" key={each.mark.key} py="1">
-                <strong>{format(each.mark.at, 'd MMMM')}</strong> {changeText(each, measure, t)}
+                <strong>{dateText(each.mark.at, 'day')}</strong> {changeText(each, measure, t)}
               </Box>
             ))}
           </Box>

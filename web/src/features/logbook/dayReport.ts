@@ -1,7 +1,8 @@
-import { eachDayOfInterval, format, parseISO, subDays } from 'date-fns';
+import { eachDayOfInterval, parseISO, subDays } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { reportTakes, type Report } from '../../listing/index.ts';
 import { dayOf, listDayNotes, listPractice, takesOfDay, type TakeRecord } from '../../storage/index.ts';
+import { dateText, decimals } from '../../words/index.ts';
 import { INK_ROWS, inkDays } from './inkDay.ts';
 import { markText } from './markText.ts';
 import { milestoneText } from './milestoneText.ts';
@@ -16,11 +17,11 @@ export async function dayReport(logged: LoggedDay, withSound: boolean, t: TFunct
     const seconds = ink?.rows[row] ?? 0;
     return seconds === 0
       ? []
-      : [`${t(`logbook.row.${row}`)} ${t('logbook.minutesOf', { minutes: (seconds / 60).toFixed(1) })}`];
+      : [`${t(`logbook.row.${row}`)} ${t('logbook.minutesOf', { minutes: decimals(seconds / 60, 1) })}`];
   });
   return {
     language: LANGUAGE,
-    title: format(parseISO(day), 'EEEE d MMMM yyyy'),
+    title: dateText(parseISO(day), 'weekdayYear'),
     lines: [
       ...(ink
         ? [
@@ -72,8 +73,8 @@ export async function weekReport(
   return {
     language: LANGUAGE,
     title: t('report.week', {
-      from: format(subDays(last, 6), 'd MMMM'),
-      to: format(last, 'd MMMM yyyy'),
+      from: dateText(subDays(last, 6), 'day'),
+      to: dateText(last, 'dayYear'),
     }),
     lines: [t('logbook.monthOf', { minutes: Math.round(seconds / 60), count: days.size })],
     sections: dates.flatMap((date) => {
@@ -82,7 +83,7 @@ export async function weekReport(
       if (!ink && text === '') return [];
       return [
         {
-          title: format(parseISO(date), 'EEEE d MMMM'),
+          title: dateText(parseISO(date), 'weekday'),
           lines: [
             ink
               ? t('logbook.dayAccount', {

@@ -2,6 +2,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Milestone } from '@inner-hum/core/practice';
 import type { TFunction } from 'i18next';
 import { signedNote } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 
 /** What was reached, in one plain sentence. */
 export function milestoneText(milestone: Milestone, naming: NoteNaming, t: TFunction): string {
@@ -30,9 +31,9 @@ export function milestoneText(milestone: Milestone, naming: NoteNaming, t: TFunc
     case 'longest':
       return t('logbook.reached.longest', {
         zone: t(`today.zone.${milestone.zone}`),
-        seconds: milestone.seconds.toFixed(1),
+        seconds: decimals(milestone.seconds, 1),
         note,
-        before: milestone.secondsBefore.toFixed(1),
+        before: decimals(milestone.secondsBefore, 1),
       });
     case 'highest':
       return t('logbook.reached.highest', { note });

@@ -2,10 +2,10 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { familyById } from '@inner-hum/core/exercise';
 import { writtenMidi, type WrittenMidi } from '@inner-hum/core/horn';
 import { WITHIN_90, type MouthpieceAdvice, type MouthpieceModel } from '@inner-hum/core/tendency';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../session/index.ts';
 import { ActionLink, centsText, NoteGlyph, noteText, RoomHeading } from '../../ui/index.ts';
+import { dateText, decimals } from '../../words/index.ts';
 import { AdvicePicture } from './AdvicePicture.tsx';
 import { adviceText } from './adviceText.ts';
 import type { HornMap } from './useHornMap.ts';
@@ -55,15 +55,15 @@ export function AdviceView({ data, advice, model, perMm, playedMinutes }: Advice
       <Box color="muted" mb="4" maxW="prose">
         {last
           ? t('advise.measured', {
-              date: format(last.at, 'd MMMM'),
-              mm: Math.abs(last.pulledMm).toFixed(1),
+              date: dateText(last.at, 'day'),
+              mm: decimals(Math.abs(last.pulledMm), 1),
               percent: Math.round(100 * model.share),
             })
           : t('advise.estimate')}{' '}
         {t('advise.perMm', {
-          low: Math.abs(perMm(horn.lowest)).toFixed(1),
+          low: decimals(Math.abs(perMm(horn.lowest)), 1),
           lowNote: noteText(horn.lowest, settings.naming),
-          short: Math.abs(perMm(writtenMidi(73))).toFixed(1),
+          short: decimals(Math.abs(perMm(writtenMidi(73))), 1),
           shortNote: noteText(73, settings.naming),
         })}{' '}
         {advice?.isLimited && t('advise.limited')}{' '}
@@ -109,8 +109,8 @@ export function AdviceView({ data, advice, model, perMm, playedMinutes }: Advice
             <li key={midi}>
               <NoteGlyph midi={midi} naming={settings.naming} octave />{' '}
               {t('advise.moved', {
-                cents: Math.abs(movedCents).toFixed(1),
-                wanted: Math.abs(last.pulledMm * perMm(midi)).toFixed(1),
+                cents: decimals(Math.abs(movedCents), 1),
+                wanted: decimals(Math.abs(last.pulledMm * perMm(midi)), 1),
               })}
             </li>
           ))}

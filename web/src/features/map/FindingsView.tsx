@@ -4,6 +4,7 @@ import type { Evidence, MapFinding } from '@inner-hum/core/tendency';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, noteText, RoomHeading } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 import type { HornMap } from './useHornMap.ts';
 
 interface FindingsViewProps {
@@ -106,11 +107,11 @@ function evidenceText(
     case 'bend':
       return t('suspect.figure.bend', { where, count: Math.round(Math.abs(value)) });
     case 'breathStep':
-      return t('suspect.figure.breathStep', { where, db: Math.abs(value).toFixed(0) });
+      return t('suspect.figure.breathStep', { where, db: decimals(Math.abs(value), 0) });
     case 'levelStep':
       return t(value > 0 ? 'suspect.figure.louder' : 'suspect.figure.softer', {
         where,
-        db: Math.abs(value).toFixed(0),
+        db: decimals(Math.abs(value), 0),
       });
   }
 }

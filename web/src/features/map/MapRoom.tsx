@@ -1,16 +1,15 @@
 import { hornById } from '@inner-hum/core/horn';
-import { useSearchParams } from 'react-router';
 import { useSetup } from '../../session/index.ts';
 import { changeSettings } from '../../storage/index.ts';
-import { mapSearch, readMapLook, type MapLook } from './mapAddress.ts';
+import { useLook } from '../../ui/index.ts';
+import { mapSearch, readMapLook } from './mapAddress.ts';
 import { MapView } from './MapView.tsx';
 import { softAndLoud } from './softAndLoud.ts';
 import { useHornMap } from './useHornMap.ts';
 
 /** Every note of the horn: where it lies, how it speaks, and where it sticks out. */
 export function Component() {
-  const [search, setSearch] = useSearchParams();
-  const look = readMapLook(search);
+  const [look, go] = useLook(readMapLook, mapSearch);
   const setup = useSetup();
   const data = useHornMap(look);
   if (!data || !setup) return null;
@@ -23,7 +22,7 @@ export function Component() {
       shift={settings.pitchShown === 'sounding' ? hornById(settings.hornId).transposition : 0}
       soft={soft}
       loud={loud}
-      onLook={(change: Partial<MapLook>) => setSearch(mapSearch({ ...look, ...change }), { replace: true })}
+      onLook={(change) => go(change)}
       onPitch={(pitchShown) => void changeSettings({ pitchShown })}
     />
   );

@@ -1,4 +1,5 @@
 import { useTranslation } from 'react-i18next';
+import { decimals } from '../../words/index.ts';
 import { MapRow } from './MapRow.tsx';
 import type { MapScale } from './mapScale.ts';
 import type { HornMap } from './useHornMap.ts';
@@ -36,7 +37,7 @@ export function MapRows({ data: { sums, rows }, scale }: { data: HornMap; scale:
       />
       <MapRow
         label={t('map.row.brightness')}
-        unitText={(top) => t('map.unit.harmonic', { top: top.toFixed(1) })}
+        unitText={(top) => t('map.unit.harmonic', { top: decimals(top, 1) })}
         scale={scale}
         sums={sums}
         evenness={rows.brightness}

@@ -1,6 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { CentsAtLevel } from '@inner-hum/core/tendency';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import {
   CartesianGrid,
@@ -13,6 +12,7 @@ import {
 } from 'recharts';
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
 import { axisCents } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 
 /** One pitch of the note, and when it was played. */
 export interface PlayedPoint extends CentsAtLevel {
@@ -74,7 +74,7 @@ export default function NoteCharts({ points, label, bend, medium }: NoteChartsPr
               dataKey="at"
               domain={['dataMin', 'dataMax']}
               tickCount={4}
-              tickFormatter={(at: number) => format(at, 'd MMM')}
+              tickFormatter={(at: number) => dateText(at, 'shortDay')}
               tick={text}
               tickLine={false}
               axisLine={false}

@@ -1,11 +1,11 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { observationsIn, WITHIN_90 } from '@inner-hum/core/tendency';
-import { format } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { gearOf, playedAt, judgedOn, setupKey } from '../../storage/index.ts';
 import { ActionButton, ActionLink, centsText, NoteGlyph, noteText } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { rowText } from './mapText.ts';
 import type { PlayedPoint } from './NoteCharts.tsx';
 import { ROWS, type HornMap, type RowName } from './useHornMap.ts';
@@ -103,7 +103,7 @@ export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelP
                 <li key={take.id}>
                   <ActionLink look="plain" to={`/takes/${take.id}`}>
                     {t('map.takeOf', {
-                      date: format(playedAt(take), 'd MMM, HH:mm'),
+                      date: dateText(playedAt(take), 'shortDayTime'),
                       cents: centsText(of[0].cents, t),
                     })}
                   </ActionLink>

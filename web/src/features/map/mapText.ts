@@ -1,6 +1,7 @@
 import type { NoteEvenness } from '@inner-hum/core/tendency';
 import type { TFunction } from 'i18next';
 import { noteText } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 import { ROWS, type HornMap, type RowName } from './useHornMap.ts';
 
 /** A figure of a row in words with its unit. */
@@ -9,12 +10,12 @@ export function rowText(name: RowName, value: number, t: TFunction): string {
     case 'responseMs':
       return t('figure.ms', { ms: Math.round(value / 10) * 10 });
     case 'holdSeconds':
-      return t('map.seconds', { seconds: value.toFixed(1) });
+      return t('map.seconds', { seconds: decimals(value, 1) });
     case 'breathDb':
     case 'levelDb':
-      return t('figure.db', { db: value.toFixed(0) });
+      return t('figure.db', { db: decimals(value, 0) });
     case 'brightness':
-      return t('map.harmonics', { harmonics: value.toFixed(1) });
+      return t('map.harmonics', { harmonics: decimals(value, 1) });
   }
 }
 

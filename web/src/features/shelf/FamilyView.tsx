@@ -11,7 +11,6 @@ import {
   type Options,
 } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
@@ -28,6 +27,7 @@ import {
   StarButton,
   verdictText,
 } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { ScaleEndTable } from './ScaleEndTable.tsx';
 
 interface FamilyViewProps {
@@ -110,7 +110,7 @@ export function FamilyView(props: FamilyViewProps) {
                 to={last.roundId ? `/takes/round/${last.roundId}` : `/takes/${last.id}`}
               >
                 {t('shelf.last', {
-                  date: format(playedAt(last), 'd MMM'),
+                  date: dateText(playedAt(last), 'shortDay'),
                   verdict: verdictText(last.analysis, naming, t),
                 })}
               </ActionLink>

@@ -1,6 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { phraseExercise, tellingPhrase } from '@inner-hum/core/exercise';
-import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -8,6 +7,7 @@ import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { RibbonScore } from '../../ribbon/index.ts';
 import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import { ActionLink, exerciseName, extentText, StarButton, useNarrow, verdictText } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
 
 interface ShelfRowProps {
@@ -75,7 +75,7 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
         {last?.analysis && (
           <Box color="muted" fontSize="small" data-testid="last-result">
             {t('shelf.last', {
-              date: format(playedAt(last), 'd MMM'),
+              date: dateText(playedAt(last), 'shortDay'),
               verdict: verdictText(last.analysis, naming, t),
             })}
           </Box>

@@ -3,6 +3,7 @@ import type { Exercise } from '@inner-hum/core/exercise';
 import type { TempoProposal } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
 import { ActionButton } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 
 interface BudgetLineProps {
   exercise: Exercise;
@@ -17,11 +18,11 @@ export function BudgetLine({ exercise, budget, onTake }: BudgetLineProps) {
   const { tempoBpm, holds, likelySeconds, askedSeconds, neededSeconds, isLowerBound, fits } = budget;
   const why = t(!fits ? 'drill.budgetShort' : isLowerBound ? 'drill.budgetBound' : 'drill.budget', {
     holds,
-    likely: likelySeconds.toFixed(1),
+    likely: decimals(likelySeconds, 1),
     asked: exercise.tempoBpm,
-    askedSeconds: askedSeconds.toFixed(1),
+    askedSeconds: decimals(askedSeconds, 1),
     tempo: tempoBpm,
-    needed: neededSeconds.toFixed(1),
+    needed: decimals(neededSeconds, 1),
   });
   return (
     <Flex flex="1" gap="5" alignItems="center" minW="column" mb="4" data-testid="budget">

@@ -1,9 +1,9 @@
-import { buildSwell, type SwellRequest } from '@inner-hum/core/exercise';
+import { buildSwell } from '@inner-hum/core/exercise';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { readSwell, swellSearch, useSetup } from '../../session/index.ts';
-import { noteText } from '../../ui/index.ts';
+import { noteText, useLook } from '../../ui/index.ts';
 import { ExerciseView } from './ExerciseView.tsx';
 import { SwellControls } from './SwellControls.tsx';
 import { useExercise } from './useExercise.ts';
@@ -11,15 +11,13 @@ import { useExercise } from './useExercise.ts';
 /** The Stand with the single swell. The exercise is in the address. */
 export function Component() {
   const { t } = useTranslation();
-  const navigate = useNavigate();
   const setup = useSetup();
   const [search] = useSearchParams();
   const hornId = setup?.settings.hornId ?? 'alto';
   const request = useMemo(() => readSwell(search, hornId), [search, hornId]);
   const exercise = useMemo(() => buildSwell(request), [request]);
   const play = useExercise(setup, exercise, `/stand/swell?${swellSearch(request)}`);
-  const go = (change: Partial<SwellRequest>) =>
-    void navigate({ search: swellSearch({ ...request, ...change }) }, { replace: true });
+  const [, go] = useLook((address) => readSwell(address, hornId), swellSearch);
 
   if (!setup) return null;
   const { settings } = setup;
@@ -38,7 +36,7 @@ export function Component() {
           settings={settings}
           phase={play.phase}
           offerCalibration={!setup.calibrated}
-          onChange={go}
+          onChange={(change) => go(change)}
           onPrimary={play.onPrimary}
         />
       }

@@ -3,6 +3,7 @@ import type { TakeAnalysis, TakeEvent } from '@inner-hum/core/judge';
 import { MAX_SAG_CENTS } from '@inner-hum/core/tone';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
+import { decimals } from '../../words/index.ts';
 
 function releaseText(sagCents: number, t: TFunction): string {
   return sagCents > MAX_SAG_CENTS ? t('event.sagged', { cents: Math.round(sagCents) }) : t('event.faded');
@@ -28,7 +29,7 @@ export function eventText(event: TakeEvent, t: TFunction): string | null {
     case 'release':
       return event.clean ? null : releaseText(event.sagCents, t);
     case 'stair':
-      return t('event.stair', { seconds: event.lengthSeconds.toFixed(1), db: event.stepDb.toFixed(1) });
+      return t('event.stair', { seconds: decimals(event.lengthSeconds, 1), db: decimals(event.stepDb, 1) });
     default:
       return null;
   }
@@ -65,7 +66,7 @@ export function EventList({
               data-event={event.type}
               onClick={() => onCursor(event.timeSeconds)}
             >
-              <strong>{t('take.at', { seconds: (event.timeSeconds - onset).toFixed(2) })}</strong> {text}
+              <strong>{t('take.at', { seconds: decimals(event.timeSeconds - onset, 2) })}</strong> {text}
             </chakra.button>
           </li>
         ))}

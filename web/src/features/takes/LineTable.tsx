@@ -4,6 +4,7 @@ import type { ItemAnalysis, ItemMeasures, TakeAnalysis } from '@inner-hum/core/j
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { findingText, NoteGlyph } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 import { cents, decibels } from './figureRows.ts';
 
 interface LineTableProps {
@@ -47,7 +48,7 @@ function figures(item: ItemAnalysis, t: TFunction): Told {
     case 'rest': {
       const { gapNoiseDb } = item.measures;
       return {
-        level: gapNoiseDb === null ? null : t('line.overRoom', { db: Math.max(0, gapNoiseDb).toFixed(1) }),
+        level: gapNoiseDb === null ? null : t('line.overRoom', { db: decimals(Math.max(0, gapNoiseDb), 1) }),
       };
     }
     default:

@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { Pause, Play } from 'lucide-react';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
+import { dateText } from '../../words/index.ts';
 import { swellAddress } from './swellAddress.ts';
 import {
   ActionButton,
@@ -61,7 +61,7 @@ export function OneTakeView(props: OneTakeViewProps) {
         here: t('compare.here'),
         there:
           noteOf(other.take) === noteOf(take)
-            ? format(playedAt(other.take), 'd MMM, HH:mm')
+            ? dateText(playedAt(other.take), 'shortDayTime')
             : takeLabel(other.take, settings.naming, t),
       }
     : null;
@@ -71,7 +71,7 @@ export function OneTakeView(props: OneTakeViewProps) {
         title={<TakeTitle take={take} naming={settings.naming} />}
         aside={[
           t(`horn.${take.hornId}`),
-          format(playedAt(take), 'EEEE d MMMM, HH:mm'),
+          dateText(playedAt(take), 'weekdayTime'),
           t(`source.${take.source}`),
           ...(take.eyes === 'blind' ? [t('take.blind')] : []),
           ...(take.recovered ? [t('take.recovered')] : []),

@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { judgeRound } from '@inner-hum/core/judge';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
 import { ActionLink, exerciseName, findingText, RoomHeading } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { TakeRow } from '../../listing/index.ts';
 
@@ -27,7 +27,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
         aside={[
           t(`horn.${round.hornId}`),
           t('free.bpm', { tempo: round.exercise.tempoBpm }),
-          format(round.startedAt, 'EEEE d MMMM, HH:mm'),
+          dateText(round.startedAt, 'weekdayTime'),
           t('round.summary', { count: takes.length }),
         ].join(' · ')}
       />

@@ -1,9 +1,9 @@
 import { Flex } from '@chakra-ui/react';
 import { HORN_IDS, type NoteNaming } from '@inner-hum/core/horn';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { playedAt, type TakeRecord } from '../../storage/index.ts';
 import { ActionButton, noteText, SearchField, Select } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { isFiltered, noteOf, type TakeFilter } from './takeFilter.ts';
 
 interface TakeFilterBarProps {
@@ -19,7 +19,7 @@ export function TakeFilterBar({ takes, naming, filter, onChange }: TakeFilterBar
   const set = (change: Partial<TakeFilter>) => onChange({ ...filter, ...change });
   const notes = [...new Set(takes.map(noteOf))].sort((a, b) => (Number(a) || 999) - (Number(b) || 999));
   const horns = HORN_IDS.filter((id) => takes.some(({ hornId }) => hornId === id));
-  const days = new Map(takes.map((take) => [take.day, format(playedAt(take), 'EEE d MMM yyyy')]));
+  const days = new Map(takes.map((take) => [take.day, dateText(playedAt(take), 'shortWeekdayYear')]));
   const any = (label: string) => ({ value: '', label });
   return (
     <Flex as="search" gap={{ base: '3', md: '5' }} wrap="wrap" alignItems="flex-end" mb="4">

@@ -19,6 +19,7 @@ import {
 import type { TakeRecord } from '../../storage/index.ts';
 import { shortNote, useNarrow, verdictText } from '../../ui/index.ts';
 import type { TakeDrawing } from '../../listing/index.ts';
+import { decimals } from '../../words/index.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
 import type { OtherTake } from './useOtherTake.ts';
 
@@ -100,7 +101,7 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
     const frame = Math.round((cursorSeconds ?? 0) / FRAME_SECONDS);
     const f0Hz = columnValue(track.columns.f0Hz, frame);
     const zero = analysis?.beatZeroSeconds ?? 0;
-    const seconds = ((cursorSeconds ?? 0) - zero).toFixed(2);
+    const seconds = decimals((cursorSeconds ?? 0) - zero, 2);
     if (f0Hz === null) return t('take.cursorSilent', { seconds });
     const level = track.columns.levelDb[frame];
     const mark = nearestMark(level, take.scale);
@@ -110,7 +111,7 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
       count,
       mark,
       seconds,
-      db: level.toFixed(1),
+      db: decimals(level, 1),
     });
   }
   const x = layout && cursorSeconds !== null ? layout.xAt(cursorSeconds) : null;

@@ -1,9 +1,9 @@
 import { Box, Heading } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading, UndoBar } from '../../ui/index.ts';
 import { playedAt, type TakeRecord } from '../../storage/index.ts';
+import { dateText } from '../../words/index.ts';
 import { BringIn } from './BringIn.tsx';
 import { SaveShown } from './SaveShown.tsx';
 import { isFiltered, matches, type TakeFilter } from './takeFilter.ts';
@@ -62,7 +62,7 @@ export function TakesView(props: TakesViewProps) {
         <Box key={take.id}>
           {(i === 0 || take.day !== found[i - 1].day) && (
             <Heading as="h2" fontSize="normal" fontFamily="body" fontWeight="700" pt="4" pb="2">
-              {format(playedAt(take), 'EEEE d MMMM')}
+              {dateText(playedAt(take), 'weekday')}
             </Heading>
           )}
           <TakeRow take={take} naming={naming} />

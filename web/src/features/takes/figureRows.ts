@@ -1,10 +1,11 @@
 import type { SwellMeasures } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { centsText } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 
 /** A level or a difference of levels in words; null where there is no answer. */
 export const decibels = (value: number | null, t: TFunction) =>
-  value === null ? null : t('figure.db', { db: value.toFixed(1) });
+  value === null ? null : t('figure.db', { db: decimals(value, 1) });
 
 /** A deviation in words, with its side; null where there is no answer. */
 export const cents = (value: number | null, t: TFunction) => (value === null ? null : centsText(value, t));
@@ -18,18 +19,18 @@ function bend({ bendWithLevel }: SwellMeasures, t: TFunction): string | null {
 
 function stairs({ stairs: { count, worstDb }, wrongWayPercent }: SwellMeasures, t: TFunction): string | null {
   if (wrongWayPercent === null) return null;
-  return worstDb === null ? t('figure.none') : t('figure.stairs', { count, db: worstDb.toFixed(1) });
+  return worstDb === null ? t('figure.none') : t('figure.stairs', { count, db: decimals(worstDb, 1) });
 }
 
 function peak({ peakOffsetBeats }: SwellMeasures, t: TFunction): string | null {
   if (peakOffsetBeats === null) return null;
-  const beats = Math.abs(peakOffsetBeats).toFixed(2);
+  const beats = decimals(Math.abs(peakOffsetBeats), 2);
   return t(peakOffsetBeats >= 0 ? 'figure.late' : 'figure.early', { beats });
 }
 
 function hold({ holdSeconds, holdCause }: SwellMeasures, t: TFunction): string | null {
   if (holdSeconds === null || holdCause === null) return null;
-  return t('figure.hold', { seconds: holdSeconds.toFixed(1), cause: t(`cause.${holdCause}`) });
+  return t('figure.hold', { seconds: decimals(holdSeconds, 1), cause: t(`cause.${holdCause}`) });
 }
 
 /** The figures of a take as words with units, in the order they are read; null where there is no answer. */

@@ -1,6 +1,7 @@
 import type { TakeAnalysis } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { LABEL_FONT, type RibbonLayout, type RibbonPalette } from '../../ribbon/index.ts';
+import { decimals } from '../../words/index.ts';
 
 /** Brackets over the stairs, and seconds along the foot. */
 export function paintTakeMarks(
@@ -20,7 +21,10 @@ export function paintTakeMarks(
     if (event.type !== 'stair') continue;
     const left = layout.xAt(event.timeSeconds);
     const right = layout.xAt(event.timeSeconds + event.lengthSeconds);
-    const text = t('event.stair', { seconds: event.lengthSeconds.toFixed(1), db: event.stepDb.toFixed(1) });
+    const text = t('event.stair', {
+      seconds: decimals(event.lengthSeconds, 1),
+      db: decimals(event.stepDb, 1),
+    });
     const width = ctx.measureText(text).width;
     // A label that would run into its neighbour or off the page is left to the list below.
     const start = Math.max(0, Math.min(left, layout.width - width));

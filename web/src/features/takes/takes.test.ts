@@ -123,5 +123,5 @@ it('writes a document in which what has no answer is null, and a name that sorts
   };
   expect(document.frames[3]).toMatchObject({ timeSeconds: 0.03, f0Hz: null });
   expect(document.frames[150].f0Hz).toBeGreaterThan(100);
-  expect(takeFileName(take)).toBe('2026-03-14 184205 B flat 4');
+  expect(takeFileName(take)).toBe('2026-03-14 184205 Bb4');
 });

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { isPlayable, lineOutcome, type Today } from '../../session/index.ts';
 import { familyName } from '../../ui/index.ts';
+import { decimals } from '../../words/index.ts';
 
 /** Under this share of its notes a line is told to come back. */
 const COMES_BACK = 0.7;
@@ -25,7 +26,7 @@ export function SheetAccount({ today: { lines, sheet, since } }: { today: Today 
         {t('today.account', {
           done: done.length,
           count: planned.length,
-          minutes: minutes.toFixed(0),
+          minutes: decimals(minutes, 0),
           of: sheet.minutes,
         })}{' '}
         {since.length > 0 && t('today.accountOf', { asWritten, judged: since.length })}

@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { FAMILIES } from '@inner-hum/core/exercise';
 import { AIMS } from '@inner-hum/core/plan';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { isPlayable, lineAddress, lineOutcome, type Today } from '../../session/index.ts';
 import type { OwnExercise } from '../../storage/index.ts';
 import { ActionButton, ActionLink, Choice, familyName, RoomHeading, Select } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { LineRow } from './LineRow.tsx';
 import { SheetAccount } from './SheetAccount.tsx';
 
@@ -33,7 +34,7 @@ export function TodayView(props: TodayViewProps) {
     <Box maxW="page">
       <RoomHeading
         title={t('today.title')}
-        aside={[format(sheet.plannedAt, 'EEEE d MMMM'), t(`horn.${horn.id}`)].join(' · ')}
+        aside={[dateText(sheet.plannedAt, 'weekday'), t(`horn.${horn.id}`)].join(' · ')}
         end={
           <Flex gap="5" wrap="wrap" alignItems="flex-end">
             <Choice
@@ -92,7 +93,7 @@ export function TodayView(props: TodayViewProps) {
             <Box key={id}>
               {byDay === null
                 ? t('today.ownAim', { text })
-                : t('today.ownAimBy', { text, date: format(parseISO(byDay), 'd MMMM') })}
+                : t('today.ownAimBy', { text, date: dateText(parseISO(byDay), 'day') })}
             </Box>
           ))}
         </Box>

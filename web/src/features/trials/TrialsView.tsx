@@ -1,9 +1,9 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { Horn } from '@inner-hum/core/horn';
-import { format } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { trialAddress, type TrialRecord } from '../../storage/index.ts';
 import { ActionButton, ActionLink, LogbookLinks, noteText, RoomHeading, UndoBar } from '../../ui/index.ts';
+import { dateText } from '../../words/index.ts';
 import { NewTrial } from './NewTrial.tsx';
 import { PairPicture } from './PairPicture.tsx';
 import { resultText } from './trialText.ts';
@@ -47,7 +47,7 @@ export function TrialsView({ trials: { settings, trials }, horn, ...props }: Tri
                   </Heading>
                   <Box color="muted" fontSize="small" mb="2">
                     {[
-                      format(trial.createdAt, 'd MMMM yyyy'),
+                      dateText(trial.createdAt, 'dayYear'),
                       t(`horn.${trial.hornId}`),
                       `${t(`trial.tones.${trial.tone}`)}, ${noteText(trial.writtenMidi, settings.naming)}`,
                       t(`trial.measure.${trial.measure}`),

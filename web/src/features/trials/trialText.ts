@@ -1,5 +1,6 @@
 import type { TrialMeasure } from '@inner-hum/core/trial';
 import type { TFunction } from 'i18next';
+import { decimals } from '../../words/index.ts';
 import type { PlayedTrial } from './useTrials.ts';
 
 const UNITS: Record<TrialMeasure, { unit: 'ms' | 'cents' | 'db' | 'bend' | 'harmonics'; digits: number }> = {
@@ -19,7 +20,7 @@ const NEUTRAL: readonly TrialMeasure[] = ['breathDb', 'brightness'];
 /** A figure of a trial with its unit. */
 export function trialFigure(value: number, measure: TrialMeasure, t: TFunction): string {
   const { unit, digits } = UNITS[measure];
-  return t(`trend.unit.${unit}`, { value: value.toFixed(digits).replace('-', '−') });
+  return t(`trend.unit.${unit}`, { value: decimals(value, digits) });
 }
 
 /** What a trial shows, in one honest sentence or two. */

@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import { buildSwell, DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
@@ -8,7 +7,6 @@ import { useTranslation } from 'react-i18next';
 import { InkTrack, RibbonPicture, writtenInk } from '../../ribbon/index.ts';
 import { useSession } from '../../session/index.ts';
 
-const HEIGHT = 190;
 const SECONDS = 4;
 
 const exercise = buildSwell({
@@ -36,7 +34,7 @@ function inkOf(columns: FrameColumns): InkTrack {
   return ink;
 }
 
-export function WelcomeRibbon() {
+export default function WelcomeRibbon({ height }: { height: number }) {
   const { t } = useTranslation();
   const session = useSession();
   const [ink, setInk] = useState<InkTrack | null>(null);
@@ -48,16 +46,14 @@ export function WelcomeRibbon() {
     };
   }, [session]);
   return (
-    <Box h={`${HEIGHT}px`}>
-      {ink && (
-        <RibbonPicture
-          ink={ink}
-          fromSeconds={0}
-          toSeconds={SECONDS}
-          height={HEIGHT}
-          label={t('welcome.picture')}
-        />
-      )}
-    </Box>
+    ink && (
+      <RibbonPicture
+        ink={ink}
+        fromSeconds={0}
+        toSeconds={SECONDS}
+        height={height}
+        label={t('welcome.picture')}
+      />
+    )
   );
 }

@@ -1,9 +1,12 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { HORN_IDS } from '@inner-hum/core/horn';
+import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { WelcomeRibbon } from './WelcomeRibbon.tsx';
+
+const WelcomeRibbon = lazy(() => import('./WelcomeRibbon.tsx'));
+const RIBBON_HEIGHT = 190;
 
 interface WelcomeViewProps {
   settings: SettingsRecord;
@@ -24,7 +27,12 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
       <Box color="muted" fontSize="medium" maxW="prose" mt="2" mb="5">
         {t('welcome.text')}
       </Box>
-      <WelcomeRibbon />
+      {/* It waits for the listener: the questions do not. */}
+      <Box h={`${RIBBON_HEIGHT}px`}>
+        <Suspense fallback={null}>
+          <WelcomeRibbon height={RIBBON_HEIGHT} />
+        </Suspense>
+      </Box>
       <Flex direction="column" gap="4" mt="6" fontSize="medium">
         <Choice
           legend={t('welcome.horn')}

@@ -1,0 +1,15 @@
+import { useNavigate, useSearchParams, type NavigateOptions } from 'react-router';
+
+/**
+ * What the address asks of a room, and a way to change part of it.
+ * A change starts from the address as it stands: while a slow page still draws the change before, what it shows is old.
+ */
+export function useLook<L>(read: (search: URLSearchParams) => L, write: (look: L) => string) {
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const change = (part: Partial<L>, options: NavigateOptions = { replace: true }) => {
+    const standing = read(new URLSearchParams(window.location.search));
+    void navigate({ search: write({ ...standing, ...part }) }, options);
+  };
+  return [read(search), change] as const;
+}
