@@ -4,6 +4,12 @@ import { useTranslation } from 'react-i18next';
 import { useRouteError } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
 import { storeroom } from '../workers/index.ts';
+import { takeUpdate } from './appUpdate.ts';
+
+/** A newer version that waits may be the one that mends it. */
+async function loadAgain() {
+  if (!(await takeUpdate())) window.location.reload();
+}
 
 /** A room that could not be shown: what to do, and that nothing is lost. A row that nothing can read is put aside on the way. */
 export function RoomFailed() {
@@ -27,7 +33,7 @@ export function RoomFailed() {
       <Box color="muted" mb="5" fontSize="small">
         {error instanceof Error ? error.message : String(error)}
       </Box>
-      <ActionButton onClick={() => window.location.reload()}>{t('way.reload')}</ActionButton>
+      <ActionButton onClick={() => void loadAgain()}>{t('way.reload')}</ActionButton>
     </Box>
   );
 }

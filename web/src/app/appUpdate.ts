@@ -48,9 +48,9 @@ export function useUpdateReady(): boolean {
   );
 }
 
-/** Takes the newer version and loads the page again. False where a take is running, in this tab or another: then nothing happens. */
+/** Takes the newer version and loads the page again. False where none waits, or a take is running in this tab or another: then nothing happens. */
 export async function takeUpdate(): Promise<boolean> {
-  if (!workbox || (await isTakeRunning())) return false;
+  if (!workbox || !isReady || (await isTakeRunning())) return false;
   workbox.addEventListener('controlling', () => window.location.reload());
   workbox.messageSkipWaiting();
   return true;

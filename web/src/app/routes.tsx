@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { wordsOfRooms } from '../words/index.ts';
+import { wordsOf } from '../words/index.ts';
 import { RoomFailed } from './RoomFailed.tsx';
 import { Doorway } from './Doorway.tsx';
 
@@ -7,7 +7,7 @@ import { Doorway } from './Doorway.tsx';
 const room =
   <Module,>(load: () => Promise<Module>) =>
   async () =>
-    (await Promise.all([load(), wordsOfRooms()]))[0];
+    (await Promise.all([load(), wordsOf('rooms')]))[0];
 
 /** Each room is loaded when it is first entered. */
 export const router = createBrowserRouter([
@@ -54,6 +54,13 @@ export const router = createBrowserRouter([
           { path: 'logbook/:day', lazy: room(() => import('../features/logbook/DayRoom.tsx')) },
           { path: 'case', lazy: room(() => import('../features/case/CaseRoom.tsx')) },
           { path: 'case/keeping', lazy: room(() => import('../features/keeping/KeepingRoom.tsx')) },
+          {
+            path: 'words',
+            lazy: room(async () => {
+              await wordsOf('help');
+              return import('../features/glossary/GlossaryRoom.tsx');
+            }),
+          },
           { path: 'case/calibrate', lazy: room(() => import('../features/case/CalibrateRoom.tsx')) },
           { path: '*', element: <Navigate to="/stand" replace /> },
         ],

@@ -23,11 +23,15 @@ export function barSounds(
   return bar % (silentBars.sounding + silentBars.silent) < silentBars.sounding;
 }
 
+const isAccent = ({ accent, beatsPerBar }: Pulse, beat: number) => accent && beat % beatsPerBar === 0;
+
 export interface Metronome {
   /** Starts, or goes on with another pulse. Beats before the present are passed over. */
   start(pulse: Pulse): void;
   stop(): void;
   setHeard(heard: boolean): void;
+  /** Whether the device trembles on each beat, where it can. */
+  setFelt(felt: boolean): void;
   readonly pulse: Pulse | null;
 }
 
@@ -38,6 +42,9 @@ const AHEAD_HIDDEN_SECONDS = 2.2;
 const GAIN = 0.35;
 const ACCENT_GAIN = 0.6;
 const BETWEEN_GAIN = 0.12;
+/** Tremble of a beat, and of the first of a bar, in ms. */
+const FELT_MS = 25;
+const FELT_ACCENT_MS = 60;
 
 /**
  * Schedules clicks on the audio clock, a little ahead. `onClicks` gets the times of the clicks that will
@@ -49,11 +56,13 @@ export function createMetronome(
 ): Metronome {
   let pulse: Pulse | null = null;
   let heard = false;
+  let felt = false;
   /** Clicks are counted in parts of a beat. */
   let nextTick = 0;
   let timer: ReturnType<typeof setInterval> | null = null;
   let click: AudioBuffer | null = null;
   let scheduled: AudioBufferSourceNode[] = [];
+  let trembles: ReturnType<typeof setTimeout>[] = [];
 
   function schedule() {
     const out = output();
@@ -70,16 +79,13 @@ export function createMetronome(
       const beat = nextTick / pulse.subdivision;
       const at = pulse.zeroSeconds + beat * pulse.secondsPerBeat;
       if (at > until) break;
-      if (heard && at >= context.currentTime && barSounds(pulse, beat)) {
+      const sounds = at >= context.currentTime && barSounds(pulse, beat);
+      if (felt && sounds && Number.isInteger(beat)) tremble(pulse, beat, at - context.currentTime);
+      if (heard && sounds) {
         const source = context.createBufferSource();
         source.buffer = click;
         const gain = context.createGain();
-        const inBar = ((beat % pulse.beatsPerBar) + pulse.beatsPerBar) % pulse.beatsPerBar;
-        gain.gain.value = !Number.isInteger(beat)
-          ? BETWEEN_GAIN
-          : inBar === 0 && pulse.accent
-            ? ACCENT_GAIN
-            : GAIN;
+        gain.gain.value = !Number.isInteger(beat) ? BETWEEN_GAIN : isAccent(pulse, beat) ? ACCENT_GAIN : GAIN;
         source.connect(gain).connect(room);
         source.start(at);
         source.onended = () => (scheduled = scheduled.filter((other) => other !== source));
@@ -91,9 +97,20 @@ export function createMetronome(
     if (times.length > 0) onClicks(times);
   }
 
+  function tremble(of: Pulse, beat: number, inSeconds: number) {
+    const ms = isAccent(of, beat) ? FELT_ACCENT_MS : FELT_MS;
+    const timer = setTimeout(() => {
+      trembles = trembles.filter((other) => other !== timer);
+      navigator.vibrate(ms);
+    }, 1000 * inSeconds);
+    trembles.push(timer);
+  }
+
   function silence() {
     for (const source of scheduled) source.stop();
     scheduled = [];
+    trembles.forEach(clearTimeout);
+    trembles = [];
   }
 
   function restart() {
@@ -119,6 +136,12 @@ export function createMetronome(
       timer = null;
       pulse = null;
       silence();
+    },
+    setFelt(next) {
+      const canTremble = 'vibrate' in navigator;
+      if (felt === (next && canTremble)) return;
+      felt = next && canTremble;
+      restart();
     },
     setHeard(next) {
       if (heard === next) return;

@@ -41,14 +41,16 @@ export function TakeTitle({ take, naming }: { take: TakeRecord; naming: NoteNami
   );
 }
 
-/** The same as plain text with its day and time, for lists. */
-export function takeLabel(take: TakeRecord, naming: NoteNaming, t: TFunction): string {
+/** The same as plain text. */
+export function takeName(take: TakeRecord, naming: NoteNaming, t: TFunction): string {
   const notes = notesIn(take);
   const first = notes.at(0);
-  const what = !first
-    ? t(plainTitle(take))
-    : notes.length === 1
-      ? `${noteText(first.writtenMidi, naming)}, ${marksOf(notes)}`
-      : `${exerciseName(take.context?.exercise ?? NO_NAME, t)}, ${noteText(first.writtenMidi, naming)}`;
-  return `${what} · ${dateText(playedAt(take), 'shortDayTime')}`;
+  if (!first) return t(plainTitle(take));
+  return notes.length === 1
+    ? `${noteText(first.writtenMidi, naming)}, ${marksOf(notes)}`
+    : `${exerciseName(take.context?.exercise ?? NO_NAME, t)}, ${noteText(first.writtenMidi, naming)}`;
 }
+
+/** With its day and time, for lists. */
+export const takeLabel = (take: TakeRecord, naming: NoteNaming, t: TFunction) =>
+  `${takeName(take, naming, t)} · ${dateText(playedAt(take), 'shortDayTime')}`;

@@ -3,7 +3,7 @@ import type { AudioDesk, Metronome } from '../audio/index.ts';
 import type { SettingsRecord } from '../storage/index.ts';
 
 type Click = SettingsRecord['click'];
-type Metre = Pick<SettingsRecord, 'beatsPerBar' | 'subdivision' | 'accent' | 'silentBars'>;
+type Metre = Pick<SettingsRecord, 'beatsPerBar' | 'subdivision' | 'accent' | 'silentBars' | 'felt'>;
 
 /** What beats: the exercise, or the free desk at a tempo of its own. */
 export interface BeatSource {
@@ -29,6 +29,7 @@ const isHeard = (click: Click) => click === 'heard' || click === 'both';
 export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
   function start({ exercise, click, tempoBpm, metre }: BeatSource, zeroSeconds: number) {
     metronome.setHeard(isHeard(click));
+    metronome.setFelt(metre.felt && click !== 'off');
     metronome.start({
       zeroSeconds,
       secondsPerBeat: exercise ? secondsPerBeat(exercise) : 60 / tempoBpm,
@@ -45,7 +46,8 @@ export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
       if (source.click === 'off') metronome.stop();
       else if (!metronome.pulse) start(source, desk.now() + 0.05);
     },
-    setMetre({ exercise, metre: { beatsPerBar, subdivision, accent, silentBars } }) {
+    setMetre({ exercise, metre: { beatsPerBar, subdivision, accent, silentBars, felt } }) {
+      metronome.setFelt(felt);
       const { pulse } = metronome;
       const bar = exercise?.beatsPerBar ?? beatsPerBar;
       if (pulse) metronome.start({ ...pulse, beatsPerBar: bar, subdivision, accent, silentBars });

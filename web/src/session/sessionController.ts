@@ -205,7 +205,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
     adjust(next) {
       const before = setup;
       if (!before) return;
-      const { eyes, drone: wanted, beatsPerBar, subdivision, accent, silentBars } = next.settings;
+      const { eyes, drone: wanted, beatsPerBar, subdivision, accent, silentBars, felt } = next.settings;
       const settings = {
         ...before.settings,
         eyes,
@@ -213,6 +213,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
         beatsPerBar,
         subdivision,
         accent,
+        felt,
         silentBars,
       };
       setup = { ...before, scale: next.scale, settings };

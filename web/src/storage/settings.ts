@@ -47,6 +47,7 @@ const fields: Record<Exclude<keyof SettingsRecord, 'id'>, yup.Schema> = {
   beatsPerBar: yup.number().integer().min(1).max(12).required(),
   subdivision: yup.number().integer().min(1).max(4).required(),
   accent: yup.boolean().required(),
+  felt: yup.boolean().required(),
   silentBars: yup.object({ sounding: bars, silent: bars }).nullable().defined(),
   drone: yup
     .object({

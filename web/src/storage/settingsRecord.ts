@@ -30,6 +30,8 @@ export interface SettingsRecord {
   /** Clicks a beat, and whether the first of a bar is louder. */
   subdivision: number;
   accent: boolean;
+  /** Whether the device trembles on each beat, where it can. */
+  felt: boolean;
   /** Bars with a beat, then bars without; null: every bar has one. */
   silentBars: { sounding: number; silent: number } | null;
   drone: DroneSettings;
@@ -100,6 +102,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   beatsPerBar: 4,
   subdivision: 1,
   accent: true,
+  felt: false,
   silentBars: null,
   drone: { on: false, midi: null, tuning: 'tempered', timbre: 'flute' },
   favourites: [],

@@ -19,6 +19,8 @@ export { SearchField } from './SearchField.tsx';
 export { Select, type SelectGroup } from './Select.tsx';
 export { ActionButton, ActionLink } from './ActionButton.tsx';
 export { RoomHeading } from './RoomHeading.tsx';
+export { RoomHelp } from './RoomHelp.tsx';
+export { WORDS, type HelpTopic } from './helpTopics.ts';
 export { CallWords } from './CallWords.tsx';
 export { exerciseName, familyName } from './familyName.ts';
 export { findingText, VerdictWords, verdictText } from './VerdictWords.tsx';

@@ -1,5 +1,12 @@
 // What the interface says and how: messages in three languages, dates and numbers as each writes them.
 // No rooms, no storage; message files hold every sentence.
-export { LANGUAGES, startWords, wearLanguage, wordsOfRooms, type Language } from './languages.ts';
+export {
+  LANGUAGE_NAMES,
+  LANGUAGES,
+  startWords,
+  wearLanguage,
+  wordsOf,
+  type ChosenLanguage,
+} from './languages.ts';
 export { dateText, type DateStyle } from './dateText.ts';
 export { decimals } from './decimals.ts';

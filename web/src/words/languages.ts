@@ -3,38 +3,56 @@ import { initReactI18next } from 'react-i18next';
 
 export const LANGUAGES = ['en', 'de', 'it'] as const;
 export type Language = (typeof LANGUAGES)[number];
+/** Each in its own language, so that it is found by whoever cannot read the page. */
+export const LANGUAGE_NAMES: Record<Language, string> = { en: 'English', de: 'Deutsch', it: 'Italiano' };
+/** A language, or the first of the device's that we speak. */
+export type ChosenLanguage = Language | 'device';
 
-/** Words before the first room (`hall`), and those of all rooms: a first visit must not wait for the second. */
-const HALL = {
-  en: () => import('./messages/en/hall.json'),
-  de: () => import('./messages/de/hall.json'),
-  it: () => import('./messages/it/hall.json'),
+/** Words before the first room, words of all rooms, words of help: nobody waits for what is not yet read. */
+const PARTS = {
+  hall: {
+    en: () => import('./messages/en/hall.json'),
+    de: () => import('./messages/de/hall.json'),
+    it: () => import('./messages/it/hall.json'),
+  },
+  rooms: {
+    en: () => import('./messages/en/rooms.json'),
+    de: () => import('./messages/de/rooms.json'),
+    it: () => import('./messages/it/rooms.json'),
+  },
+  help: {
+    en: () => import('./messages/en/help.json'),
+    de: () => import('./messages/de/help.json'),
+    it: () => import('./messages/it/help.json'),
+  },
 };
-const ROOMS = {
-  en: () => import('./messages/en/rooms.json'),
-  de: () => import('./messages/de/rooms.json'),
-  it: () => import('./messages/it/rooms.json'),
-};
+type Part = keyof typeof PARTS;
 
 const isLanguage = (name: string): name is Language => LANGUAGES.some((each) => each === name);
+const languageOf = (chosen: ChosenLanguage): Language =>
+  chosen === 'device'
+    ? (navigator.languages.map((tag) => tag.slice(0, 2).toLowerCase()).find(isLanguage) ?? 'en')
+    : chosen;
 
-/** The first of the device's languages that we speak. */
-const ofDevice = (): Language =>
-  navigator.languages.map((tag) => tag.slice(0, 2).toLowerCase()).find(isLanguage) ?? 'en';
-
-const added = new Set<string>();
+/** What has been asked for; another language brings the same. */
+const needed = new Set<Part>(['hall']);
+const learnt = new Set<string>();
 let tellStarted = () => {};
 /** The router asks for the words of its rooms before the player's settings, and so the language, are read. */
 const started = new Promise<void>((resolve) => (tellStarted = resolve));
 
-async function add(language: Language, part: typeof HALL | typeof ROOMS): Promise<void> {
-  const { default: words } = await part[language]();
+async function learn(language: Language, part: Part): Promise<void> {
+  needed.add(part);
+  const key = `${language} ${part}`;
+  if (learnt.has(key)) return;
+  const { default: words } = await PARTS[part][language]();
   i18next.addResourceBundle(language, 'translation', words, true);
+  learnt.add(key);
 }
 
-/** Learns the words of the hall in the device's language; the player's own choice is worn as soon as it is known. */
-export async function startWords(chosen: Language | 'device'): Promise<void> {
-  const language = chosen === 'device' ? ofDevice() : chosen;
+/** Begins to speak; to be called once, before anything is drawn. */
+export async function startWords(chosen: ChosenLanguage): Promise<void> {
+  const language = languageOf(chosen);
   await i18next.use(initReactI18next).init({
     lng: language,
     resources: {},
@@ -43,26 +61,22 @@ export async function startWords(chosen: Language | 'device'): Promise<void> {
     returnNull: false,
     react: { bindI18nStore: 'added' },
   });
-  await add(language, HALL);
+  await learn(language, 'hall');
   document.documentElement.lang = language;
   tellStarted();
 }
 
-/** Learns the words of the rooms in the language that is worn; once each. */
-export async function wordsOfRooms(): Promise<void> {
+/** Learns the words of a part in the language that is spoken. */
+export async function wordsOf(part: Part): Promise<void> {
   await started;
-  const language = i18next.language as Language;
-  if (added.has(language)) return;
-  await add(language, ROOMS);
-  added.add(language);
+  await learn(i18next.language as Language, part);
 }
 
 /** Changes the language of everything on screen. */
-export async function wearLanguage(chosen: Language | 'device'): Promise<void> {
-  const language = chosen === 'device' ? ofDevice() : chosen;
+export async function wearLanguage(chosen: ChosenLanguage): Promise<void> {
+  const language = languageOf(chosen);
   if (language === i18next.language) return;
-  await Promise.all([add(language, HALL), add(language, ROOMS)]);
-  added.add(language);
+  await Promise.all([...needed].map((part) => learn(language, part)));
   await i18next.changeLanguage(language);
   document.documentElement.lang = language;
 }

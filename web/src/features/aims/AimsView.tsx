@@ -29,7 +29,7 @@ export function AimsView({ aims: { settings, aims }, horn, onAdd, onFinish }: Ai
         : t('trend.anywhere');
   return (
     <Box maxW="page">
-      <RoomHeading title={t('aim.title')} aside={t(`horn.${horn.id}`)} end={<LogbookLinks />} />
+      <RoomHeading title={t('aim.title')} help="aims" aside={t(`horn.${horn.id}`)} end={<LogbookLinks />} />
       <Box maxW="prose" mb="4">
         {t('aim.how')}
       </Box>

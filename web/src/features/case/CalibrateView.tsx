@@ -29,7 +29,7 @@ export function CalibrateView(props: CalibrateViewProps) {
     value === null ? t('calibrate.skipped') : t('calibrate.dbfs', { db: decimals(value, 0) });
   return (
     <Box maxW="prose">
-      <RoomHeading title={t('calibrate.title')} />
+      <RoomHeading title={t('calibrate.title')} help="calibrate" />
       <Troubles onRetry={props.onRetry} onStandIn={props.onStandIn} />
       {step === null && <Box fontSize="medium">{t('calibrate.intro')}</Box>}
       {current && (

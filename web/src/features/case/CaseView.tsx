@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink, Choice, NumberField, RoomHeading, Section } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
-import { dateText, LANGUAGES } from '../../words/index.ts';
+import { dateText, LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
 import { CapFields } from './CapFields.tsx';
 import { HornCheckFields } from './HornCheckFields.tsx';
 import { KeyFields } from './KeyFields.tsx';
@@ -18,9 +18,6 @@ interface CaseViewProps {
   calibration: CalibrationRecord | null;
   onChange(change: Partial<SettingsRecord>): void;
 }
-
-/** Each in its own language, so that it is found by whoever cannot read the page. */
-const LANGUAGE_NAMES = { en: 'English', de: 'Deutsch', it: 'Italiano' };
 
 const PROFILE_IDS = ['steady', 'goodDay', 'stair', 'slips', 'airy'] as const;
 
@@ -48,7 +45,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
   );
   return (
     <Box maxW="page">
-      <RoomHeading title={t('case.title')} />
+      <RoomHeading title={t('case.title')} help="case" />
       {section(
         t('case.horn'),
         <>

@@ -62,7 +62,7 @@ export function EarView({ score: { all, zones, sides, months, hums } }: { score:
   );
   return (
     <Box maxW="page">
-      <RoomHeading title={t('ear.title')} end={<LogbookLinks />} />
+      <RoomHeading title={t('ear.title')} help="ear" end={<LogbookLinks />} />
       <Box maxW="prose" mb="5">
         {t('ear.how')}
       </Box>

@@ -28,6 +28,7 @@ export function HighView(props: HighViewProps) {
   return (
     <Box maxW="wide">
       <RoomHeading
+        help="high"
         title={t('high.title')}
         aside={
           <>

@@ -16,6 +16,7 @@ export function KeepingView(props: KeepingViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        help="keeping"
         title={t('keeping.title')}
         aside={t('keeping.aside')}
         end={

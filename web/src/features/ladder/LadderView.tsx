@@ -30,6 +30,7 @@ export function LadderView(props: LadderViewProps) {
   return (
     <Box maxW="wide">
       <RoomHeading
+        help="ladder"
         title={t('ladder.title')}
         aside={t('ladder.aside', { horn: t(`horn.${horn.id}`) })}
         end={

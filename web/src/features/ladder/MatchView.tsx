@@ -37,6 +37,7 @@ export function MatchView({ pairs, pair, naming, onPair }: MatchViewProps) {
   const match = pair?.tries.at(-1) ?? null;
   const heading = (
     <RoomHeading
+      help="match"
       title={t('match.title')}
       aside={t('match.aside')}
       end={

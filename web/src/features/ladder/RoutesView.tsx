@@ -51,6 +51,7 @@ export function RoutesView(props: RoutesViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        help="routes"
         title={t('routes.title')}
         aside={t('routes.aside')}
         end={

@@ -40,6 +40,7 @@ export function SubtoneView({ horn, notes, looked, tries, settings, onNote, onWi
   return (
     <Box maxW="wide">
       <RoomHeading
+        help="subtone"
         title={t('tone.bench')}
         aside={t('subtone.aside', { horn: t(`horn.${horn.id}`) })}
         end={

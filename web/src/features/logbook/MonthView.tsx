@@ -31,6 +31,7 @@ export function MonthView({ look, month, found, now, onChange }: MonthViewProps)
   return (
     <Box maxW="page">
       <RoomHeading
+        help="logbook"
         title={dateText(parseISO(first), 'month')}
         aside={days.size > 0 && t('logbook.monthOf', { minutes: Math.round(seconds / 60), count: days.size })}
         end={

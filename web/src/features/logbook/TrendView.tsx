@@ -33,7 +33,7 @@ export function TrendView({ look, trend, onChange }: TrendViewProps) {
   const name = t(`trend.measure.${measure}`);
   return (
     <Box maxW="page">
-      <RoomHeading title={t('trend.title')} aside={name} end={<LogbookLinks />} />
+      <RoomHeading title={t('trend.title')} help="trends" aside={name} end={<LogbookLinks />} />
       <Flex as="search" gap="5" wrap="wrap" alignItems="flex-end" mb="4">
         <Select
           label={t('trend.what')}

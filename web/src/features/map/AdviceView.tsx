@@ -41,6 +41,7 @@ export function AdviceView({ data, advice, model, perMm, playedMinutes }: Advice
   return (
     <Box maxW="wide">
       <RoomHeading
+        help="advice"
         title={t('advise.title')}
         aside={t('advise.aside', { horn: t(`horn.${horn.id}`) })}
         end={

@@ -21,6 +21,7 @@ export function FindingsView({ data, onDismiss, onTakeUp }: FindingsViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        help="findings"
         title={t('suspect.title')}
         aside={t(`horn.${horn.id}`)}
         end={

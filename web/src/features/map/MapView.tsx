@@ -43,6 +43,7 @@ export function MapView(props: MapViewProps) {
   return (
     <Box maxW="wide">
       <RoomHeading
+        help="map"
         title={t('map.title')}
         aside={[t(`horn.${horn.id}`), t('map.days', { count: takes })].join(' · ')}
         end={

@@ -54,6 +54,7 @@ export function ShelfView(props: ShelfViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        help="shelf"
         title={t('shelf.title')}
         aside={
           found.length < entries.length

@@ -25,7 +25,7 @@ const FIRST_DRONE = writtenMidi(67);
 /** What the ear leans on: the beat with its parts and silent bars, and the drone. */
 export function EarsPanel({ settings, onChange }: EarsPanelProps) {
   const { t } = useTranslation();
-  const { drone, beatsPerBar, subdivision, accent, silentBars, naming } = settings;
+  const { drone, beatsPerBar, subdivision, accent, felt, silentBars, naming } = settings;
   const silent =
     SILENT_NAMES.find((name) => JSON.stringify(SILENT[name]) === JSON.stringify(silentBars)) ?? 'never';
   const setDrone = (change: Partial<typeof drone>) => onChange({ drone: { ...drone, ...change } });
@@ -66,6 +66,14 @@ export function EarsPanel({ settings, onChange }: EarsPanelProps) {
           onChange={(value) => onChange({ silentBars: SILENT[value] })}
           options={SILENT_NAMES.map((value) => ({ value, label: t(`ears.${value}`) }))}
         />
+        {'vibrate' in navigator && (
+          <Choice
+            legend={t('ears.felt')}
+            value={felt ? 'feltOn' : 'feltOff'}
+            onChange={(value) => onChange({ felt: value === 'feltOn' })}
+            options={(['feltOff', 'feltOn'] as const).map((value) => ({ value, label: t(`ears.${value}`) }))}
+          />
+        )}
       </Flex>
       <Flex columnGap="7" rowGap="4" wrap="wrap" alignItems="flex-start" mt="4">
         <NumberField
@@ -95,7 +103,7 @@ export function EarsPanel({ settings, onChange }: EarsPanelProps) {
         />
       </Flex>
       <Box color="muted" mt="3">
-        {t('ears.headphones')}
+        {t('ears.headphones')} {felt && t('ears.feltHow')}
       </Box>
     </Box>
   );

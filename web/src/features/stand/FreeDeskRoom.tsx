@@ -46,6 +46,7 @@ export function Component() {
       settings.beatsPerBar,
       settings.subdivision,
       settings.accent,
+      settings.felt,
       settings.silentBars,
     ]);
   useEffect(() => {

@@ -1,7 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { hornById, toWritten } from '@inner-hum/core/horn';
-import { ActionButton, ActionLink, Choice, Key, NoteGlyph, NumberField, useNarrow } from '../../ui/index.ts';
+import {
+  ActionButton,
+  ActionLink,
+  Choice,
+  Key,
+  NoteGlyph,
+  NumberField,
+  RoomHelp,
+  useNarrow,
+} from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
 import { EarsPanel } from './EarsPanel.tsx';
@@ -112,26 +121,31 @@ export function FreeDeskView(props: FreeDeskViewProps) {
           }))}
         />
       </Flex>
-      <Flex gap="6" mt="7" wrap="wrap" alignItems="center">
-        <ActionLink look="main" to="/stand/swell">
-          {t('free.swell')}
-        </ActionLink>
-        <ActionLink to="/shelf">{t('drill.toShelf')}</ActionLink>
-        <ActionButton onClick={props.onKeep}>
-          {t('free.keep')} {key('keep') && <Key>{key('keep') ?? ''}</Key>}
-        </ActionButton>
-        <ActionButton onClick={() => props.onDrone(!settings.drone.on)}>
-          {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}{' '}
-          {key('drone') && <Key>{key('drone') ?? ''}</Key>}
-        </ActionButton>
-        {keptTakeId && (
-          <Box role="status">
-            <ActionLink look="plain" to={`/takes/${keptTakeId}`} onClick={onKeptSeen}>
-              {t('free.kept')}
+      <RoomHelp topic="stand">
+        {(help) => (
+          <Flex gap="6" mt="7" mb="4" wrap="wrap" alignItems="center">
+            <ActionLink look="main" to="/stand/swell">
+              {t('free.swell')}
             </ActionLink>
-          </Box>
+            <ActionLink to="/shelf">{t('drill.toShelf')}</ActionLink>
+            <ActionButton onClick={props.onKeep}>
+              {t('free.keep')} {key('keep') && <Key>{key('keep') ?? ''}</Key>}
+            </ActionButton>
+            <ActionButton onClick={() => props.onDrone(!settings.drone.on)}>
+              {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}{' '}
+              {key('drone') && <Key>{key('drone') ?? ''}</Key>}
+            </ActionButton>
+            {help}
+            {keptTakeId && (
+              <Box role="status">
+                <ActionLink look="plain" to={`/takes/${keptTakeId}`} onClick={onKeptSeen}>
+                  {t('free.kept')}
+                </ActionLink>
+              </Box>
+            )}
+          </Flex>
         )}
-      </Flex>
+      </RoomHelp>
       <EarsPanel settings={settings} onChange={props.onEars} />
     </Box>
   );

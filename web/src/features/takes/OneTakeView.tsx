@@ -24,7 +24,7 @@ import type { TakeDrawing } from '../../listing/index.ts';
 import { TakeRibbon } from './TakeRibbon.tsx';
 import { TakeScatter } from './TakeScatter.tsx';
 import { noteOf } from './takeFilter.ts';
-import { takeLabel, TakeTitle } from '../../listing/index.ts';
+import { takeLabel, TakeTitle, takeTold } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
 import type { NoSound } from './useTakeSound.ts';
 
@@ -68,6 +68,7 @@ export function OneTakeView(props: OneTakeViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        help="take"
         title={<TakeTitle take={take} naming={settings.naming} />}
         aside={[
           t(`horn.${take.hornId}`),
@@ -95,6 +96,16 @@ export function OneTakeView(props: OneTakeViewProps) {
           />
         )}
       </Box>
+      {drawing && (
+        <Box as="details" mt="2">
+          <Box as="summary" minH="touch" display="flex" alignItems="center" cursor="pointer">
+            {t('told.name')}
+          </Box>
+          <Box as="p" maxW="prose" data-testid="told">
+            {takeTold(take, drawing, settings.naming, t)}
+          </Box>
+        </Box>
+      )}
       <Flex gap="5" mt="3" wrap="wrap" alignItems="center">
         <ActionButton onClick={onListen}>
           {playing ? <Pause size={18} aria-hidden="true" /> : <Play size={18} aria-hidden="true" />}

@@ -31,6 +31,7 @@ export function TakesView(props: TakesViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        help="takes"
         title={t('takes.title')}
         aside={
           isFiltered(filter)

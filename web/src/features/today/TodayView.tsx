@@ -33,6 +33,7 @@ export function TodayView(props: TodayViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        help="today"
         title={t('today.title')}
         aside={[dateText(sheet.plannedAt, 'weekday'), t(`horn.${horn.id}`)].join(' · ')}
         end={

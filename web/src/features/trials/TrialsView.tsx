@@ -22,7 +22,7 @@ export function TrialsView({ trials: { settings, trials }, horn, ...props }: Tri
   const { t } = useTranslation();
   return (
     <Box maxW="page">
-      <RoomHeading title={t('trial.title')} end={<LogbookLinks />} />
+      <RoomHeading title={t('trial.title')} help="trials" end={<LogbookLinks />} />
       <Box maxW="prose" mb="4">
         {t('trial.how')}
       </Box>

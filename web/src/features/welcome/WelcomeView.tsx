@@ -4,6 +4,7 @@ import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
+import { LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
 
 const WelcomeRibbon = lazy(() => import('./WelcomeRibbon.tsx'));
 const RIBBON_HEIGHT = 190;
@@ -17,7 +18,7 @@ interface WelcomeViewProps {
 const MINUTES = ['5', '10', '15', '20', '30', 'later'] as const;
 
 export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
-  const { t } = useTranslation();
+  const { t, i18n } = useTranslation();
   const minutes = MINUTES.find((value) => value === String(settings.minutes)) ?? 'later';
   return (
     <Box as="main" maxW="page" mx="auto" px={{ base: '4', md: '8' }} py="7">
@@ -67,9 +68,15 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
           {t('welcome.desk')}
         </ActionButton>
       </Flex>
-      <Box color="muted" fontSize="small" maxW="prose" mt="5">
+      <Box color="muted" fontSize="small" maxW="prose" mt="5" mb="4">
         {t('welcome.care')}
       </Box>
+      <Choice
+        legend={t('welcome.language')}
+        value={LANGUAGES.find((each) => each === i18n.language) ?? 'en'}
+        onChange={(language) => onChange({ language })}
+        options={LANGUAGES.map((value) => ({ value, label: LANGUAGE_NAMES[value] }))}
+      />
     </Box>
   );
 }
