@@ -9,8 +9,9 @@ import { decimals } from '../words/index.ts';
 import type { TakeDrawing } from './takeInk.ts';
 import { takeName } from './takeTitle.tsx';
 
-/** As long as an ear needs to name a pitch. */
+/** As long as an ear needs to name a pitch; less in a tone that is hardly longer. */
 const MOMENT_SECONDS = 0.3;
+const LEAST_MOMENTS = 10;
 
 interface Moment {
   seconds: number;
@@ -37,8 +38,9 @@ function momentOf({ ink, track }: TakeDrawing, fromSeconds: number, toSeconds: n
 /** The first, the loudest or softest, and the last moment of a tone: what a swell turns on. */
 function turnsOf(drawing: TakeDrawing, fromSeconds: number, toSeconds: number): Moment[] {
   const moments: Moment[] = [];
-  for (let at = fromSeconds; at + MOMENT_SECONDS <= toSeconds; at += MOMENT_SECONDS) {
-    const moment = momentOf(drawing, at, at + MOMENT_SECONDS);
+  const step = Math.min(MOMENT_SECONDS, (toSeconds - fromSeconds) / LEAST_MOMENTS);
+  for (let at = fromSeconds; at + step <= toSeconds; at += step) {
+    const moment = momentOf(drawing, at, at + step);
     if (moment) moments.push(moment);
   }
   if (moments.length < 3) return moments;

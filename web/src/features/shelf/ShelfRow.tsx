@@ -43,7 +43,8 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
       as="li"
       data-shelf={entry.key}
       display="grid"
-      gridTemplateColumns={{ base: '1fr auto', md: `${MUSIC_PX}px 1fr 120px auto` }}
+      // On a tablet held upright the music has a line of its own.
+      gridTemplateColumns={{ base: 'minmax(0, 1fr) auto', lg: `${MUSIC_PX}px minmax(0, 1fr) 120px auto` }}
       columnGap={{ base: '3', md: '6' }}
       rowGap="2"
       alignItems="center"
@@ -53,7 +54,7 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
       borderTopColor="line"
     >
       {!narrow && (
-        <Box overflow="hidden" aria-hidden="true">
+        <Box overflow="hidden" aria-hidden="true" gridColumn={{ base: '1 / -1', lg: 'auto' }}>
           <Engraving
             naming={naming}
             phrases={phrases}
@@ -82,7 +83,7 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
         )}
       </Box>
       {!narrow && (
-        <Box>
+        <Box display={{ base: 'none', lg: 'block' }}>
           {first && (
             <RibbonScore
               exercise={first}

@@ -63,7 +63,7 @@ export function LineRow(props: LineRowProps) {
       rowGap="0"
       py="3"
       alignItems="center"
-      wrap={{ base: 'wrap', md: 'nowrap' }}
+      wrap={{ base: 'wrap', lg: 'nowrap' }}
       borderTopWidth="1px"
       borderTopStyle="solid"
       borderTopColor="line"
@@ -87,14 +87,14 @@ export function LineRow(props: LineRowProps) {
           />
         )}
       </Box>
-      <Box flex="1" minW={{ base: 'quarter', md: '0' }}>
+      <Box flex="1" minW={{ base: 'quarter', lg: '0' }}>
         <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
           {place}. {name}{' '}
           {isDone && <Box as="span">{outcome ? t('today.doneOf', outcome) : t('today.done')}</Box>}
         </Box>
         <Box color="muted">{reasonText(reason, id === 'airThenNote', settings.naming, t)}</Box>
       </Box>
-      <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', md: 'auto' }} justifyContent="flex-end">
+      <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', lg: 'auto' }} justifyContent="flex-end">
         {canChange && (
           <>
             {reason.kind !== 'routine' && (
