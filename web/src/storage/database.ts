@@ -1,4 +1,5 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
+import { takeKeys } from './takeKeys.ts';
 import { upgradeRows } from './upgrades.ts';
 import { daysOfTakes } from './dayRecords.ts';
 import { wallClock } from './moment.ts';
@@ -100,12 +101,17 @@ class InnerHumDatabase extends Dexie {
       });
     this.version(9)
       .stores({
-        takes: 'id, state, startedAt, roundId, [day+startedAt]',
+        takes: [
+          'id, state, startedAt, roundId, [day+startedAt], hornId, deletedAt, keys.noted',
+          'keys.note, [keys.note+startedAt], keys.shelf, [keys.shelf+startedAt], [keys.judged+startedAt]',
+        ].join(', '),
         sounds: 'takeId',
         setAside: 'id',
         folders: 'id',
       })
       .upgrade((transaction) => upgradeRows(transaction, 9));
+    this.takes.hook('creating', (_id, take) => void (take.keys = takeKeys(take)));
+    this.takes.hook('updating', (changes, _id, take) => ({ keys: takeKeys({ ...take, ...changes }) }));
   }
 }
 

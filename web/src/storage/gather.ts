@@ -52,8 +52,10 @@ export interface GatheredTake {
 
 export async function gatherTake(id: string, withSound: boolean): Promise<GatheredTake | null> {
   const db = database();
-  const record = await db.takes.get(id);
-  if (!record) return null;
+  const stored = await db.takes.get(id);
+  if (!stored) return null;
+  // What it is found by here is made anew wherever it comes back.
+  const { keys: _, ...record } = stored;
   const columns = (await db.frames.get(id))?.columns ?? null;
   const { sound, samples } = withSound ? await storedSound(id) : { sound: undefined, samples: null };
   if (sound) return { record, columns, sound };

@@ -1,7 +1,6 @@
 import { MOST_NAME, type Exercise } from '@inner-hum/core/exercise';
 import { database } from './database.ts';
-import { isListed } from './listed.ts';
-import type { OwnExercise, TakeRecord } from './records.ts';
+import type { OwnExercise } from './records.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
 
@@ -45,18 +44,4 @@ export async function purgeOwnExercises(now: number): Promise<void> {
   await database()
     .exercises.filter(({ deletedAt }) => deletedAt !== null && now - deletedAt > UNDO_MS)
     .delete();
-}
-
-/** What an exercise is known by on the shelf: its family, or its own place. */
-export function shelfKey({ family, shelfId }: Pick<Exercise, 'family' | 'shelfId'>): string {
-  return shelfId === undefined ? (family ?? '') : `own.${shelfId}`;
-}
-
-/** The newest judged take of every exercise, by its key on the shelf. */
-export async function lastTakes(): Promise<Map<string, TakeRecord>> {
-  const newest = new Map<string, TakeRecord>();
-  const takes = await database().takes.orderBy('startedAt').toArray();
-  for (const take of takes)
-    if (isListed(take) && take.analysis && take.context) newest.set(shelfKey(take.context.exercise), take);
-  return newest;
 }

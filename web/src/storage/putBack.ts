@@ -1,3 +1,4 @@
+import { takeKeys } from './takeKeys.ts';
 import { database } from './database.ts';
 import type { GatheredTake } from './gather.ts';
 import { eraseTake } from './journal.ts';
@@ -48,7 +49,9 @@ export async function putBackDay(takes: readonly GatheredTake[], mode: PutBackMo
   const db = database();
   const count: PutBackCount = { added: 0, changed: 0, same: 0 };
   await db.transaction('rw', [...dayTables(), db.frames, db.sounds, db.chunks], async () => {
-    for (const { record, columns, sound } of takes) {
+    for (const { record: row, columns, sound } of takes) {
+      // As the database would write it, so that the same again is seen to be the same.
+      const record = { ...row, keys: takeKeys(row) };
       const { id } = record;
       const ours = await db.takes.get(id);
       const kept = (!ours || mode === 'replace' ? record : mergeRow('takes', ours, record)) as TakeRecord;

@@ -6,6 +6,7 @@ import type { Aim } from '@inner-hum/core/plan';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
 import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
 import type { CueTrial, Question, TrialMeasure } from '@inner-hum/core/trial';
+import type { TakeKeys } from './takeKeys.ts';
 
 /** What is played on besides the horn itself. */
 export interface Gear {
@@ -51,6 +52,8 @@ export interface TakeRecord extends Gear {
   /** Found on the next visit after the page had gone while it was played. */
   recovered: boolean;
   deletedAt: number | null;
+  /** Made by the database whenever the take is written. */
+  keys?: TakeKeys;
 }
 
 /** An exercise gone through phrase by phrase; each phrase is a take. */

@@ -1,5 +1,4 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { HornId } from '@inner-hum/core/horn';
 import type { Call, Strain, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
@@ -9,12 +8,6 @@ import { dayTables, rebuildDays } from './rebuildDays.ts';
 import { takesOn } from './takesOn.ts';
 
 const UNDO_MS = 24 * 60 * 60 * 1000;
-
-/** Kept takes, newest first, without the deleted ones. */
-export async function listTakes(): Promise<TakeRecord[]> {
-  const takes = await database().takes.orderBy('[day+startedAt]').reverse().toArray();
-  return takes.filter(isListed);
-}
 
 /** Kept takes of a day (`yyyy-MM-dd`) from one kind of source, newest first. */
 export async function takesOfDay(day: string, source: TakeRecord['source']): Promise<TakeRecord[]> {
@@ -78,18 +71,6 @@ export async function recentJudged(source: TakeRecord['source']): Promise<TakeRe
     .reverse()
     .filter((take) => isListed(take) && take.source === source && take.analysis !== null)
     .limit(200)
-    .toArray();
-}
-
-/** The last judged takes on one horn from one kind of source, newest first; at most 1000. */
-export async function judgedOn(hornId: HornId, source: TakeRecord['source']): Promise<TakeRecord[]> {
-  return database()
-    .takes.orderBy('startedAt')
-    .reverse()
-    .filter(
-      (take) => isListed(take) && take.hornId === hornId && take.source === source && take.analysis !== null,
-    )
-    .limit(1000)
     .toArray();
 }
 

@@ -4,6 +4,8 @@ import type { HornId } from '@inner-hum/core/horn';
 import { firstMouthpiece } from './gear.ts';
 import type { Transaction } from 'dexie';
 import { wallClock } from './moment.ts';
+import type { TakeRecord } from './records.ts';
+import { takeKeys } from './takeKeys.ts';
 
 /** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
 const ADDED = [
@@ -119,6 +121,11 @@ function giveWallClock(take: { startedAt: number } & Record<string, unknown>): v
   Object.assign(take, wallClock(take.startedAt));
 }
 
+/** Version 8 to 9: what a take is found by. */
+function giveKeys(take: TakeRecord): void {
+  take.keys = takeKeys(take);
+}
+
 type RowUpgrade = (row: never) => void;
 type Upgrades = Record<number, Record<string, readonly RowUpgrade[]>>;
 
@@ -129,7 +136,7 @@ const UPGRADES: Upgrades = {
   4: { takes: [giveItems] },
   6: { takes: [giveMouthpiece], settings: [giveReadAt] },
   8: { takes: [giveReed] },
-  9: { takes: [giveWallClock] },
+  9: { takes: [giveWallClock, giveKeys] },
 };
 
 /** Brings every row of a database from the version before up to this one. */

@@ -6,11 +6,13 @@ interface DateFieldProps {
   /** `yyyy-MM-dd`. */
   value: string;
   latest?: string;
+  /** Whether no day is an answer too: then it is told as an empty text. */
+  mayBeEmpty?: boolean;
   onChange(value: string): void;
 }
 
 /** A day, by the system's own calendar; an impossible one is not told. */
-export function DateField({ label, value, latest, onChange }: DateFieldProps) {
+export function DateField({ label, value, latest, mayBeEmpty = false, onChange }: DateFieldProps) {
   return (
     <Field label={label}>
       {(id) => (
@@ -20,7 +22,8 @@ export function DateField({ label, value, latest, onChange }: DateFieldProps) {
           value={value}
           max={latest}
           onChange={({ target }) => {
-            if (target.value !== '' && (latest === undefined || target.value <= latest))
+            const isDay = target.value !== '' && (latest === undefined || target.value <= latest);
+            if (isDay || (mayBeEmpty && target.value === '' && !target.validity.badInput))
               onChange(target.value);
           }}
           minH="touch"

@@ -32,6 +32,7 @@ export { StarButton } from './StarButton.tsx';
 export { holdsWords } from './holdsWords.ts';
 export { reedName } from './reedName.ts';
 export { UndoBar } from './UndoBar.tsx';
+export { useRemembered } from './useRemembered.ts';
 export { useLook } from './useLook.ts';
 export { useCountdown } from './useCountdown.ts';
 export { useUnnamed } from './useUnnamed.ts';

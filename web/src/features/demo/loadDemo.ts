@@ -4,8 +4,8 @@ import { subDays } from 'date-fns';
 import {
   addOwnExercise,
   changeSettings,
+  countTakes,
   decideOn,
-  listTakes,
   putMany,
   readSettings,
 } from '../../storage/index.ts';
@@ -15,7 +15,7 @@ const PACK = '/demo/twelve-weeks.zip';
 
 /** Fills an empty demo database with twelve weeks of an invented player. Does nothing twice. Throws where the file is not there. */
 export async function loadDemo(): Promise<void> {
-  if ((await readSettings()).visited || (await listTakes()).length > 0) return;
+  if ((await readSettings()).visited || (await countTakes()) > 0) return;
   const response = await fetch(PACK);
   if (!response.ok) throw new Error(`${PACK} answered ${response.status}.`);
   const pack = unpackDemo(new Uint8Array(await response.arrayBuffer()));

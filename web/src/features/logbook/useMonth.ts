@@ -12,6 +12,7 @@ import {
 } from '../../storage/index.ts';
 import { inkDays, type InkDay } from './inkDay.ts';
 import { hornsIn, reachedSince } from './reached.ts';
+import { useRemembered } from '../../ui/index.ts';
 import { marksOf, type Mark } from './marks.ts';
 import type { MonthLook } from './logbookAddress.ts';
 
@@ -32,7 +33,8 @@ export interface Month {
 
 /** A month of the logbook; null while it is read. What was reached is told against the year before. */
 export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Month | null {
-  return (
+  return useRemembered(
+    `month ${month} ${horn}`,
     useLiveQuery(async (): Promise<Month> => {
       const settings = await readSettings();
       const first = `${month}-01`;
@@ -56,6 +58,6 @@ export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Mo
         horns,
         span: await practisedSpan(),
       };
-    }, [month, horn]) ?? null
+    }, [month, horn]),
   );
 }

@@ -51,7 +51,7 @@ export function MapRow({
         {label}
       </text>
       <text x={0} y={33} fill={palette.muted} fontSize={13} fontFamily={LABEL_FAMILY}>
-        {unitText(top)}
+        {bars.length > 0 && unitText(top)}
       </text>
       {bars.map(({ midi, range }) => {
         const x = xOfNote(scale, midi);

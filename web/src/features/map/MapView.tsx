@@ -45,7 +45,7 @@ export function MapView(props: MapViewProps) {
       <RoomHeading
         help="map"
         title={t('map.title')}
-        aside={[t(`horn.${horn.id}`), t('map.days', { count: takes })].join(' · ')}
+        aside={[t(`horn.${horn.id}`), ...(takes > 0 ? [t('map.days', { count: takes })] : [])].join(' · ')}
         end={
           <Flex gap="5" wrap="wrap" alignItems="flex-end">
             <Choice

@@ -29,6 +29,7 @@ import {
   type SettingsRecord,
   type TendencyDayRecord,
 } from '../../storage/index.ts';
+import { useRemembered } from '../../ui/index.ts';
 import type { MapLook, MapRange } from './mapAddress.ts';
 import { movesOf, type Move } from './moves.ts';
 
@@ -127,7 +128,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
       mouthpiece: mouthpieces.find(({ id }) => id === gear.mouthpieceId) ?? mouthpieces[0],
     };
   }, [settings, range, over]);
-  return useMemo(() => {
+  const map = useMemo((): HornMap | null => {
     if (!read) return null;
     const horn = playersHorn(read.settings);
     // Altissimo that was played has its place as well.
@@ -176,4 +177,6 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
       moves: read.moves,
     };
   }, [read]);
+  const who = settings && [settings.hornId, settings.source, setupKey(gearOf(settings)), range, over];
+  return useRemembered(`map ${who?.join(' ') ?? ''}`, map);
 }

@@ -37,17 +37,30 @@ export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntr
       openAddress: `/shelf/own/${id}`,
       playAddress: `/stand/own/${id}`,
     })),
-    ...FAMILIES.map((family): ShelfEntry => {
-      const exercise = family.options(horn) ? family.build(horn) : null;
-      return {
-        key: family.id,
-        familyId: family.id,
-        purposes: family.purposes,
-        written: exercise && { exercise, extent: extentOf(exercise) },
-        shift: exercise ? readShift(exercise, horn.id) : 0,
-        openAddress: `/shelf/family/${family.id}`,
-        playAddress: drillAddress(family, horn, {}),
-      };
-    }),
+    ...familyEntries(horn),
   ];
+}
+
+/** What was made last: building and checking every family takes longer than drawing them. */
+let made: { horn: string; entries: ShelfEntry[] } | null = null;
+
+function familyEntries(horn: Horn): ShelfEntry[] {
+  const key = JSON.stringify(horn);
+  if (made?.horn !== key)
+    made = {
+      horn: key,
+      entries: FAMILIES.map((family): ShelfEntry => {
+        const exercise = family.options(horn) ? family.build(horn) : null;
+        return {
+          key: family.id,
+          familyId: family.id,
+          purposes: family.purposes,
+          written: exercise && { exercise, extent: extentOf(exercise) },
+          shift: exercise ? readShift(exercise, horn.id) : 0,
+          openAddress: `/shelf/family/${family.id}`,
+          playAddress: drillAddress(family, horn, {}),
+        };
+      }),
+    };
+  return made.entries;
 }

@@ -1,8 +1,7 @@
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import type { TakeRecord } from '../../storage/index.ts';
+import { takeKeys, type TakeRecord } from '../../storage/index.ts';
 import { Select } from '../../ui/index.ts';
-import { noteOf } from './takeFilter.ts';
 import { takeLabel } from '../../listing/index.ts';
 
 interface CompareChoiceProps {
@@ -17,7 +16,8 @@ interface CompareChoiceProps {
 /** Which take to lay over this one; the same note on the same horn comes first. */
 export function CompareChoice({ take, others, otherId, naming, onChoose }: CompareChoiceProps) {
   const { t } = useTranslation();
-  const isNear = (other: TakeRecord) => noteOf(other) === noteOf(take) && other.hornId === take.hornId;
+  const isNear = (other: TakeRecord) =>
+    takeKeys(other).note === takeKeys(take).note && other.hornId === take.hornId;
   const group = (label: string, takes: readonly TakeRecord[]) => ({
     label,
     options: takes.map((other) => ({ value: other.id, label: takeLabel(other, naming, t) })),

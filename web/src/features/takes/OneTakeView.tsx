@@ -13,7 +13,7 @@ import {
   useFreeKeys,
   VerdictWords,
 } from '../../ui/index.ts';
-import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
+import { playedAt, takeKeys, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import { ColourBeside } from './ColourBeside.tsx';
 import { CompareListen } from './CompareListen.tsx';
 import { CompareChoice } from './CompareChoice.tsx';
@@ -23,7 +23,6 @@ import { Figures } from './Figures.tsx';
 import type { TakeDrawing } from '../../listing/index.ts';
 import { TakeRibbon } from './TakeRibbon.tsx';
 import { TakeScatter } from './TakeScatter.tsx';
-import { noteOf } from './takeFilter.ts';
 import { takeLabel, TakeTitle, takeTold } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
 import type { NoSound } from './useTakeSound.ts';
@@ -60,7 +59,7 @@ export function OneTakeView(props: OneTakeViewProps) {
         measures: other.take.analysis.measures,
         here: t('compare.here'),
         there:
-          noteOf(other.take) === noteOf(take)
+          takeKeys(other.take).note === takeKeys(take).note
             ? dateText(playedAt(other.take), 'shortDayTime')
             : takeLabel(other.take, settings.naming, t),
       }

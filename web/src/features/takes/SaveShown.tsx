@@ -2,24 +2,33 @@ import { Box, Flex } from '@chakra-ui/react';
 import { notesToCsv, notesToJson } from '@inner-hum/core/formats';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { TakeRecord } from '../../storage/index.ts';
+import { findTakes, readTakes } from '../../storage/index.ts';
 import { ActionButton, downloadFile } from '../../ui/index.ts';
 import { storeroom, told } from '../../workers/index.ts';
+import type { TakeFilter } from './takeFilter.ts';
 import { takeFileName } from './takeFileName.ts';
+import { choiceOf } from './useFoundTakes.ts';
 
-/** The takes that are shown as files: their judged notes as tables, their sound as WAV. */
-export function SaveShown({ takes }: { takes: readonly TakeRecord[] }) {
+interface SaveShownProps {
+  /** How many takes the filter lets through. */
+  count: number;
+  filter: TakeFilter;
+}
+
+/** The takes that the filter lets through as files: their judged notes as tables, their sound as WAV. */
+export function SaveShown({ count, filter }: SaveShownProps) {
   const { t } = useTranslation();
   const [busy, setBusy] = useState<number | null>(null);
   const [missing, setMissing] = useState(0);
   const packing = useRef(false);
   // Other work of the storeroom is none of this room's business.
   useEffect(() => () => void (packing.current && storeroom()?.stop()), []);
+  const readAll = async () => readTakes(await findTakes(choiceOf(filter)));
   async function saveSound() {
     setMissing(0);
     setBusy(0);
     packing.current = true;
-    const named = takes.map((take) => ({
+    const named = (await readAll()).map((take) => ({
       id: take.id,
       name: takeFileName(take),
       sampleRateHz: take.sampleRateHz,
@@ -27,7 +36,7 @@ export function SaveShown({ takes }: { takes: readonly TakeRecord[] }) {
     try {
       const done = await storeroom()?.zipOfTakes(
         named,
-        told((count: number) => setBusy(count)),
+        told((packed: number) => setBusy(packed)),
       );
       if (done?.kind !== 'written') return;
       downloadFile('inner-hum takes.zip', done.file, 'application/zip');
@@ -41,16 +50,24 @@ export function SaveShown({ takes }: { takes: readonly TakeRecord[] }) {
   return (
     <Box as="details" mb="4" data-testid="save-shown">
       <Box as="summary" minH="touch" cursor="pointer" display="list-item" pt="2">
-        {t('takes.saveShown', { count: takes.length })}
+        {t('takes.saveShown', { count })}
       </Box>
       <Flex gap="4" wrap="wrap" alignItems="center">
         <ActionButton
-          onClick={() => downloadFile('inner-hum notes.csv', text(notesToCsv(takes)), 'text/csv')}
+          onClick={() =>
+            void readAll().then((takes) =>
+              downloadFile('inner-hum notes.csv', text(notesToCsv(takes)), 'text/csv'),
+            )
+          }
         >
           {t('takes.saveCsv')}
         </ActionButton>
         <ActionButton
-          onClick={() => downloadFile('inner-hum notes.json', text(notesToJson(takes)), 'application/json')}
+          onClick={() =>
+            void readAll().then((takes) =>
+              downloadFile('inner-hum notes.json', text(notesToJson(takes)), 'application/json'),
+            )
+          }
         >
           {t('takes.saveJson')}
         </ActionButton>
@@ -60,7 +77,7 @@ export function SaveShown({ takes }: { takes: readonly TakeRecord[] }) {
           <ActionButton onClick={() => storeroom()?.stop()}>{t('bringIn.stop')}</ActionButton>
         )}
         <Box role="status">
-          {busy !== null && t('takes.saving', { done: busy, of: takes.length })}
+          {busy !== null && t('takes.saving', { done: busy, of: count })}
           {missing > 0 && t('takes.noSound', { count: missing })}
         </Box>
       </Flex>

@@ -1,25 +1,22 @@
 import { Flex } from '@chakra-ui/react';
 import { HORN_IDS, type NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { playedAt, type TakeRecord } from '../../storage/index.ts';
-import { ActionButton, noteText, SearchField, Select } from '../../ui/index.ts';
-import { dateText } from '../../words/index.ts';
-import { isFiltered, noteOf, type TakeFilter } from './takeFilter.ts';
+import { ActionButton, DateField, noteText, SearchField, Select } from '../../ui/index.ts';
+import { isFiltered, type TakeFilter } from './takeFilter.ts';
+import type { FoundTakes } from './useFoundTakes.ts';
 
 interface TakeFilterBarProps {
-  /** All takes: only what is among them is offered. */
-  takes: readonly TakeRecord[];
+  choices: FoundTakes['choices'];
   naming: NoteNaming;
   filter: TakeFilter;
   onChange(filter: TakeFilter): void;
 }
 
-export function TakeFilterBar({ takes, naming, filter, onChange }: TakeFilterBarProps) {
+export function TakeFilterBar({ choices, naming, filter, onChange }: TakeFilterBarProps) {
   const { t } = useTranslation();
   const set = (change: Partial<TakeFilter>) => onChange({ ...filter, ...change });
-  const notes = [...new Set(takes.map(noteOf))].sort((a, b) => (Number(a) || 999) - (Number(b) || 999));
-  const horns = HORN_IDS.filter((id) => takes.some(({ hornId }) => hornId === id));
-  const days = new Map(takes.map((take) => [take.day, dateText(playedAt(take), 'shortWeekdayYear')]));
+  const notes = choices.notes.toSorted((a, b) => (Number(a) || 999) - (Number(b) || 999));
+  const horns = HORN_IDS.filter((id) => choices.horns.includes(id));
   const any = (label: string) => ({ value: '', label });
   return (
     <Flex as="search" gap={{ base: '3', md: '5' }} wrap="wrap" alignItems="flex-end" mb="4">
@@ -41,12 +38,7 @@ export function TakeFilterBar({ takes, naming, filter, onChange }: TakeFilterBar
         onChange={(horn) => set({ horn })}
         plain={[any(t('filter.anyHorn')), ...horns.map((value) => ({ value, label: t(`horn.${value}`) }))]}
       />
-      <Select
-        label={t('filter.day')}
-        value={filter.day}
-        onChange={(day) => set({ day })}
-        plain={[any(t('filter.anyDay')), ...Array.from(days, ([value, label]) => ({ value, label }))]}
-      />
+      <DateField label={t('filter.day')} value={filter.day} mayBeEmpty onChange={(day) => set({ day })} />
       <SearchField label={t('filter.words')} value={filter.words} onChange={(words) => set({ words })} />
       {isFiltered(filter) && (
         <ActionButton look="plain" onClick={() => onChange({ note: '', horn: '', day: '', words: '' })}>

@@ -1,9 +1,10 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useSelector } from 'react-redux';
 import type { SessionStore } from '../../session/index.ts';
-import { listTakes, readSettings, readTake, undoDelete } from '../../storage/index.ts';
+import { readSettings, readTake, undoDelete } from '../../storage/index.ts';
 import { TakesView } from './TakesView.tsx';
+import { useFoundTakes } from './useFoundTakes.ts';
 import { useTakeFilter } from './useTakeFilter.ts';
 
 /** Rows that are drawn at a time: each has a ribbon. */
@@ -11,10 +12,10 @@ const PAGE = 40;
 
 /** Kept takes, newest first, as the address filters them; the one just deleted can come back. */
 export function Component() {
-  const takes = useLiveQuery(listTakes);
   const settings = useLiveQuery(readSettings);
   const { filter, change, deletedId } = useTakeFilter();
   const [shown, setShown] = useState(PAGE);
+  const takes = useFoundTakes(filter, shown);
   const unstored = useSelector((store: SessionStore) => store.session.troubles.includes('storageRefused'));
   const justDeleted = useLiveQuery(() => readTake(deletedId), [deletedId]);
   if (!takes || !settings) return null;
@@ -23,7 +24,6 @@ export function Component() {
       takes={takes}
       naming={settings.naming}
       filter={filter}
-      shown={shown}
       unstored={unstored}
       deletedId={justDeleted && justDeleted.deletedAt !== null ? justDeleted.id : null}
       onUndo={(id) => void undoDelete(id)}

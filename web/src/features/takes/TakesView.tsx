@@ -2,20 +2,19 @@ import { Box, Heading } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading, UndoBar } from '../../ui/index.ts';
-import { playedAt, type TakeRecord } from '../../storage/index.ts';
+import { playedAt } from '../../storage/index.ts';
 import { dateText } from '../../words/index.ts';
 import { BringIn } from './BringIn.tsx';
 import { SaveShown } from './SaveShown.tsx';
-import { isFiltered, matches, type TakeFilter } from './takeFilter.ts';
+import { isFiltered, type TakeFilter } from './takeFilter.ts';
 import { TakeFilterBar } from './TakeFilterBar.tsx';
 import { TakeRow } from '../../listing/index.ts';
+import type { FoundTakes } from './useFoundTakes.ts';
 
 interface TakesViewProps {
-  takes: readonly TakeRecord[];
+  takes: FoundTakes;
   naming: NoteNaming;
   filter: TakeFilter;
-  /** How many rows are shown; the rest waits for `onMore`. */
-  shown: number;
   /** The browser stores nothing: what is here goes with the page. */
   unstored: boolean;
   deletedId: string | null;
@@ -25,18 +24,16 @@ interface TakesViewProps {
 }
 
 export function TakesView(props: TakesViewProps) {
-  const { takes, naming, filter, shown, deletedId, onUndo } = props;
+  const { takes, naming, filter, deletedId, onUndo } = props;
+  const { count, found, shown, choices } = takes;
   const { t } = useTranslation();
-  const found = takes.filter((take) => matches(take, filter));
   return (
     <Box maxW="page">
       <RoomHeading
         help="takes"
         title={t('takes.title')}
         aside={
-          isFiltered(filter)
-            ? t('takes.countOf', { count: takes.length, found: found.length })
-            : t('takes.count', { count: takes.length })
+          isFiltered(filter) ? t('takes.countOf', { count, found }) : count > 0 && t('takes.count', { count })
         }
       />
       {props.unstored && (
@@ -45,7 +42,7 @@ export function TakesView(props: TakesViewProps) {
         </Box>
       )}
       {deletedId && <UndoBar text={t('takes.deleted')} onUndo={() => onUndo(deletedId)} />}
-      {takes.length === 0 && (
+      {count === 0 && (
         <Box maxW="prose">
           <Box mb="5">{t('takes.empty')}</Box>
           <ActionLink look="main" to="/stand/swell">
@@ -54,14 +51,14 @@ export function TakesView(props: TakesViewProps) {
         </Box>
       )}
       <BringIn />
-      {takes.length > 0 && (
-        <TakeFilterBar takes={takes} naming={naming} filter={filter} onChange={props.onFilter} />
+      {count > 0 && (
+        <TakeFilterBar choices={choices} naming={naming} filter={filter} onChange={props.onFilter} />
       )}
-      {found.length > 0 && <SaveShown takes={found} />}
-      {takes.length > 0 && found.length === 0 && <Box>{t('filter.nothing')}</Box>}
-      {found.slice(0, shown).map((take, i) => (
+      {found > 0 && <SaveShown count={found} filter={filter} />}
+      {count > 0 && found === 0 && <Box>{t('filter.nothing')}</Box>}
+      {shown.map((take, i) => (
         <Box key={take.id}>
-          {(i === 0 || take.day !== found[i - 1].day) && (
+          {(i === 0 || take.day !== shown[i - 1].day) && (
             <Heading as="h2" fontSize="normal" fontFamily="body" fontWeight="700" pt="4" pb="2">
               {dateText(playedAt(take), 'weekday')}
             </Heading>
@@ -69,10 +66,10 @@ export function TakesView(props: TakesViewProps) {
           <TakeRow take={take} naming={naming} />
         </Box>
       ))}
-      {found.length > shown && (
+      {found > shown.length && (
         <Box pt="5">
           <ActionButton onClick={props.onMore}>
-            {t('takes.more', { count: found.length - shown })}
+            {t('takes.more', { count: found - shown.length })}
           </ActionButton>
         </Box>
       )}

@@ -1,7 +1,3 @@
-import { notesOf, scoreOf } from '@inner-hum/core/exercise';
-import type { TakeRecord } from '../../storage/index.ts';
-import { holdsWords } from '../../ui/index.ts';
-
 /** Which takes are listed; empty strings let everything through. It lives in the address. */
 export interface TakeFilter {
   /** Written MIDI number, or `free` for free playing. */
@@ -29,15 +25,3 @@ export function filterSearch(filter: TakeFilter): string {
 }
 
 export const isFiltered = (filter: TakeFilter) => NAMES.some((name) => filter[name] !== '');
-
-export const noteOf = ({ context }: TakeRecord) =>
-  String(context ? (notesOf(scoreOf(context.exercise)).at(0)?.item.writtenMidi ?? 'free') : 'free');
-
-export function matches(take: TakeRecord, { note, horn, day, words }: TakeFilter): boolean {
-  return (
-    (note === '' || noteOf(take) === note) &&
-    (horn === '' || take.hornId === horn) &&
-    (day === '' || take.day === day) &&
-    holdsWords(take.playerNote, words)
-  );
-}

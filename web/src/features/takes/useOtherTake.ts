@@ -1,7 +1,14 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { listTakes, readTakeFrames, type TakeRecord } from '../../storage/index.ts';
+import {
+  newestTakes,
+  readTake,
+  readTakeFrames,
+  takeKeys,
+  takesFromNote,
+  type TakeRecord,
+} from '../../storage/index.ts';
 import { drawTake, type TakeDrawing } from '../../listing/index.ts';
 
 export interface OtherTake {
@@ -9,10 +16,28 @@ export interface OtherTake {
   drawing: TakeDrawing;
 }
 
+/** More than these nobody looks through in a list. */
+const MOST_ALIKE = 60;
+const MOST_OTHERS = 60;
+
+/** The newest takes from the same note, the newest of all, and the one that is asked for. */
+async function takesBeside(take: TakeRecord, wanted: string): Promise<TakeRecord[]> {
+  const [alike, newest, asked] = await Promise.all([
+    takesFromNote(takeKeys(take).note, MOST_ALIKE),
+    newestTakes(MOST_OTHERS),
+    readTake(wanted),
+  ]);
+  const all = [...(asked && asked.deletedAt === null ? [asked] : []), ...alike, ...newest];
+  return [...new Map(all.map((each) => [each.id, each])).values()].toSorted(
+    (a, b) => b.startedAt - a.startedAt,
+  );
+}
+
 /** Takes that can be laid over `take`, and the one the address asks for. */
 export function useOtherTake(take: TakeRecord) {
   const [search, setSearch] = useSearchParams();
-  const takes = useLiveQuery(listTakes);
+  const wanted = search.get('over') ?? '';
+  const takes = useLiveQuery(() => takesBeside(take, wanted), [take, wanted]);
   const others = useMemo(
     () =>
       (takes ?? []).filter(
@@ -20,7 +45,7 @@ export function useOtherTake(take: TakeRecord) {
       ),
     [takes, take.id],
   );
-  const chosen = others.find(({ id }) => id === search.get('over')) ?? null;
+  const chosen = others.find(({ id }) => id === wanted) ?? null;
   const chosenId = chosen?.id ?? '';
   const frames = useLiveQuery(
     async () => ({ id: chosenId, columns: chosenId ? await readTakeFrames(chosenId) : null }),

@@ -1,0 +1,45 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useRef } from 'react';
+import {
+  countTakes,
+  findTakes,
+  newestTakes,
+  readTakes,
+  takeChoices,
+  type TakeRecord,
+} from '../../storage/index.ts';
+import { holdsWords, useRemembered } from '../../ui/index.ts';
+import { isFiltered, type TakeFilter } from './takeFilter.ts';
+
+export interface FoundTakes {
+  /** How many there are at all, and how many the filter lets through. */
+  count: number;
+  found: number;
+  /** The newest of them, newest first. */
+  shown: TakeRecord[];
+  /** What there are takes of: only that is offered. */
+  choices: { notes: string[]; horns: string[] };
+}
+
+/** The takes that a filter lets through, of which so many are read; null at first, then the last ones until the next are there. */
+export function useFoundTakes(filter: TakeFilter, most: number): FoundTakes | null {
+  const { note, horn, day, words } = filter;
+  const found = useLiveQuery(async (): Promise<FoundTakes> => {
+    const [count, choices] = await Promise.all([countTakes(), takeChoices()]);
+    if (!isFiltered(filter)) return { count, found: count, shown: await newestTakes(most), choices };
+    const ids = await findTakes(choiceOf(filter));
+    return { count, found: ids.length, shown: await readTakes(ids.slice(0, most)), choices };
+  }, [note, horn, day, words, most]);
+  const last = useRef<FoundTakes | null>(null);
+  const remembered = useRemembered(`takes ${[note, horn, day, words, most].join(' ')}`, found);
+  if (remembered) last.current = remembered;
+  return last.current;
+}
+
+/** The filter as the database takes it. */
+export const choiceOf = ({ note, horn, day, words }: TakeFilter) => ({
+  note,
+  horn,
+  day,
+  holds: words.trim() === '' ? null : (playerNote: string) => holdsWords(playerNote, words),
+});
