@@ -1,6 +1,5 @@
-import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { build } from 'esbuild';
+import { inPage } from './inPage.ts';
 import { CHROMIUM, startServer } from './ownServer.ts';
 import { measuredOn, writePage } from './report.ts';
 
@@ -22,15 +21,6 @@ interface Found {
 
 /** Ten years of practice in a real browser's database; writes docs/map.md. */
 export async function benchMap(): Promise<void> {
-  const bundle = await build({
-    entryPoints: [join(import.meta.dirname, '../../web/src/bench/mapInPage.ts')],
-    bundle: true,
-    write: false,
-    format: 'iife',
-    globalName: 'mapBench',
-    platform: 'browser',
-    target: 'es2023',
-  });
   const server = await startServer(PORT, '--demo');
   const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage({ baseURL: server.url });
@@ -39,10 +29,7 @@ export async function benchMap(): Promise<void> {
   // Where nothing reads the takes again whenever one is added.
   await page.goto('/case');
   await page.getByRole('heading', { level: 1, name: 'Case' }).waitFor();
-  const names = await page.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name ?? ''));
-  const name = names.find((each) => each.startsWith('inner-hum')) ?? names[0];
-  const text = `${bundle.outputFiles[0].text}; mapBench.measure(${JSON.stringify(name)})`;
-  const found = (await page.evaluate(text)) as Found;
+  const found = await inPage<Found>(page, 'mapInPage.ts', 'measure');
   // The room itself, from the press to the drawn names.
   await page.reload();
   await page.getByRole('heading', { level: 1, name: 'Case' }).waitFor();

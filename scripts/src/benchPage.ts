@@ -7,12 +7,18 @@ interface Probe {
   sampleToInkMs: number[];
   /** Main-thread time of each callback that drew. */
   drawMs: number[];
+  /** Tasks of the main thread over 50 ms, while a take was played. */
+  longTasksMs: number[];
 }
 
 /** Runs in the page before the app. */
 function installProbe(): void {
-  const probe: Probe = { sampleToInkMs: [], drawMs: [] };
+  const probe: Probe = { sampleToInkMs: [], drawMs: [], longTasksMs: [] };
   Object.assign(globalThis, { innerHumProbe: probe });
+  new PerformanceObserver((list) => {
+    if (document.querySelector('[data-phase="playing"]') === null) return;
+    for (const { duration } of list.getEntries()) probe.longTasksMs.push(duration);
+  }).observe({ type: 'longtask' });
   let context: AudioContext | null = null;
   let startSeconds = 0;
   let heard = 0;
@@ -69,6 +75,8 @@ export interface PageFigures {
   sampleToInkMs: { median: number; p95: number; count: number };
   drawMs: { median: number; p95: number; count: number };
   throttledDrawMs: { median: number; p95: number; count: number };
+  /** Tasks over 50 ms with the CPU slowed four times, during one take; empty is what is wanted. */
+  throttledLongTasksMs: number[];
 }
 
 function spread(values: number[]) {
@@ -107,19 +115,50 @@ export async function measurePage(browser: Browser, baseURL: string): Promise<Pa
     sampleToInkMs: spread(plain.sampleToInkMs),
     drawMs: spread(plain.drawMs),
     throttledDrawMs: spread(throttled.drawMs),
+    throttledLongTasksMs: throttled.longTasksMs,
   };
 }
 
-/** Bytes of script, gzipped, that a first visit loads until its page is quiet: the page's own and the worker's. */
-export async function measureFirstLoad(browser: Browser, baseURL: string): Promise<number> {
-  const context = await browser.newContext({ baseURL });
+export interface FirstLoad {
+  /** Bytes of script, gzipped, that had come when the first room stood, and until the page was quiet. */
+  shownBytes: number;
+  quietBytes: number;
+}
+
+export async function measureFirstLoad(browser: Browser, baseURL: string): Promise<FirstLoad> {
+  const context = await browser.newContext({ baseURL, serviceWorkers: 'block' });
   const page = await context.newPage();
-  const bodies: Promise<Buffer>[] = [];
+  const sizes = new Map<string, Promise<number>>();
   context.on('response', (response) => {
-    if (/javascript/.test(response.headers()['content-type'] ?? '')) bodies.push(response.body());
+    if (!/javascript/.test(response.headers()['content-type'] ?? '')) return;
+    sizes.set(
+      response.url(),
+      response.body().then((body) => gzipSync(body, { level: 9 }).length),
+    );
+  });
+  await page.addInitScript(() => {
+    new MutationObserver((_, observer) => {
+      if (!document.querySelector('h1')) return;
+      observer.disconnect();
+      Object.assign(globalThis, { shownAt: performance.now() });
+    }).observe(document, { childList: true, subtree: true });
   });
   await page.goto('/', { waitUntil: 'networkidle' });
-  const sizes = (await Promise.all(bodies)).map((body) => gzipSync(body, { level: 9 }).length);
+  const before = new Set(
+    await page.evaluate(() => {
+      const { shownAt } = globalThis as unknown as { shownAt: number };
+      return performance
+        .getEntriesByType('resource')
+        .filter((entry) => (entry as PerformanceResourceTiming).responseEnd <= shownAt)
+        .map(({ name }) => name);
+    }),
+  );
+  let shownBytes = 0;
+  let quietBytes = 0;
+  for (const [url, size] of sizes) {
+    quietBytes += await size;
+    if (before.has(url)) shownBytes += await size;
+  }
   await context.close();
-  return sizes.reduce((sum, size) => sum + size, 0);
+  return { shownBytes, quietBytes };
 }

@@ -49,14 +49,8 @@ export {
   nearestMark,
   type DynamicScale,
 } from './dynamics.ts';
-export {
-  buildSwell,
-  shapedDynamics,
-  shapeOf,
-  SWELL_SHAPES,
-  type SwellShape,
-  type SwellRequest,
-} from './swell.ts';
+export { buildSwell, shapedDynamics, type SwellRequest } from './swell.ts';
+export { shapeOf, SWELL_SHAPES, type SwellShape } from './swellShape.ts';
 export {
   completeChoices,
   FAMILIES,

@@ -1,12 +1,8 @@
 import type { WrittenMidi } from '../horn/index.ts';
 import type { DynamicMark } from './dynamics.ts';
-import type { DynamicPoint, Exercise, NoteItem, StartMode } from './exercise.ts';
-import { targetFraction, writtenTurnBeat } from './target.ts';
+import type { DynamicPoint, Exercise, StartMode } from './exercise.ts';
+import type { SwellShape } from './swellShape.ts';
 import { parseExercise } from './validate.ts';
-
-export const SWELL_SHAPES = ['growFade', 'fade', 'grow', 'steady'] as const;
-/** pp<ff>pp, ff>pp, pp<ff, or one level throughout. */
-export type SwellShape = (typeof SWELL_SHAPES)[number];
 
 export interface SwellRequest {
   note: WrittenMidi;
@@ -58,12 +54,4 @@ export function buildSwell(request: SwellRequest): Exercise {
     start,
     phrases: [{ items: [item], breath: 'one' }],
   });
-}
-
-/** The shape of a written note, whatever its marks: the inverse of the builder. */
-export function shapeOf(note: Pick<NoteItem, 'dynamics' | 'lengthBeats'>): SwellShape {
-  if (writtenTurnBeat(note) !== null) return 'growFade';
-  const first = targetFraction(note, 0);
-  const last = targetFraction(note, note.lengthBeats);
-  return first === last ? 'steady' : first < last ? 'grow' : 'fade';
 }

@@ -1,8 +1,6 @@
 import {
   completeChoices,
-  USUAL_PULL,
   type Choices,
-  type Exercise,
   type Family,
   type FamilyId,
   type Option,
@@ -71,16 +69,4 @@ export function roomOf(family: Family, horn: Horn, { note, keys }: Choices): str
   if (family.id === 'chartRun') return '/map';
   if (family.id === 'mouthpieceMove') return '/map/mouthpiece';
   return SUBTONES.has(family.id) ? `/ladder/subtone?${at}` : '/shelf';
-}
-
-/** Millimetres the mouthpiece is pulled out by in a round that moves it, as its address has it; 0 in any other. */
-export function pulledIn({
-  exercise,
-  address,
-}: {
-  exercise: Pick<Exercise, 'family'>;
-  address: string;
-}): number {
-  if (exercise.family !== 'mouthpieceMove') return 0;
-  return Number(new URLSearchParams(address.split('?')[1]).get('pull') ?? USUAL_PULL) / 10;
 }

@@ -22,4 +22,5 @@ export { saveTake } from './saveTake.ts';
 export { saveExercises } from './saveExercises.ts';
 export { Troubles } from './Troubles.tsx';
 export { readSwell, swellSearch } from './swellRequest.ts';
-export { drillAddress, playersHorn, pulledIn, readDrill, roomOf, shelfAddress } from './drillRequest.ts';
+export { drillAddress, playersHorn, readDrill, roomOf, shelfAddress } from './drillRequest.ts';
+export { pulledIn } from './pulledIn.ts';

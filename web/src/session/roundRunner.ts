@@ -14,7 +14,7 @@ import type { RoundRecord } from '../storage/index.ts';
 import { phaseChanged, roundChanged, troubleCame } from './sessionSlice.ts';
 import type { LiveSound } from './sessionTypes.ts';
 import type { SessionSetup } from './setup.ts';
-import { pulledIn } from './drillRequest.ts';
+import { pulledIn } from './pulledIn.ts';
 import type { TakeRunner } from './takeRunner.ts';
 
 /** Before a counted bar there must be time to make ready. */

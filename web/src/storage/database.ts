@@ -1,6 +1,6 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
 import { takeKeys } from './takeKeys.ts';
-import { upgradeRows } from './upgrades.ts';
+import { learnOldExercises, upgradeRows } from './upgrades.ts';
 import { daysOfTakes } from './dayRecords.ts';
 import { wallClock } from './moment.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
@@ -72,7 +72,11 @@ class InnerHumDatabase extends Dexie {
       .upgrade((transaction) => upgradeRows(transaction, 3));
     this.version(4)
       .stores({ takes: 'id, state, startedAt, roundId', rounds: 'id, startedAt' })
-      .upgrade((transaction) => upgradeRows(transaction, 4));
+      .upgrade(async (transaction) => {
+        // Loading code is no work on the database, and would end the transaction.
+        await Dexie.waitFor(learnOldExercises());
+        await upgradeRows(transaction, 4);
+      });
     this.version(5).stores({ exercises: 'id, createdAt' });
     this.version(6)
       .stores({ mouthpieces: 'id, hornId', highFingerings: 'id, mouthpieceId' })

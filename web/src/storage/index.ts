@@ -49,7 +49,7 @@ export * from './room.ts';
 export { keyOfRow, OWN_TABLES, SMALL_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';
 export { groupedBy } from './groupedBy.ts';
 export { forgetSetAside, listSetAside } from './setAside.ts';
-export { upgradeRow } from './upgrades.ts';
+export { learnOldExercises, upgradeRow } from './upgrades.ts';
 export * from './takes.ts';
 export * from './settings.ts';
 export * from './rounds.ts';

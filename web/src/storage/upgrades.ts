@@ -1,4 +1,4 @@
-import { parseExercise } from '@inner-hum/core/exercise';
+import type { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_PARTIAL } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
 import { firstMouthpiece } from './gear.ts';
@@ -68,13 +68,22 @@ interface TakeOfVersion3 {
   } | null;
 }
 
+let readExercise: typeof parseExercise | null = null;
+
+/** Learns to read exercises of old versions: to be called before rows from before version 4 are brought up to date. */
+export async function learnOldExercises(): Promise<void> {
+  readExercise = (await import('./oldExercises.ts')).parseExercise;
+}
+
 /** Version 3 to 4: the exercise in its second version, the only note as the only item, and no round. */
 function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
   if (take.kind === 'swell') take.kind = 'exercise';
   Object.assign(take, { roundId: null, phrase: 0, call: null });
   const { context, analysis } = take;
   if (!context) return;
-  const exercise = parseExercise(context.exercise);
+  if (!readExercise)
+    throw new Error('Exercises of old versions are not read yet: call learnOldExercises first.');
+  const exercise = readExercise(context.exercise);
   context.exercise = exercise;
   const [note] = exercise.phrases[0].items;
   if (!analysis || note.kind !== 'note') return;

@@ -1,6 +1,7 @@
 import type { DynamicMark } from '../dynamics.ts';
 import { chromatic, defineFamily, note, rest, restOf } from './family.ts';
 import { beatsOption, notesOption, readNotes, tempoOption, type Options } from './options.ts';
+import { USUAL_PULL } from './usualPull.ts';
 
 const LEVELS: readonly DynamicMark[] = ['p', 'mf', 'f'];
 const judged = ['pitch', 'start'] as const;
@@ -24,8 +25,6 @@ export const chartRunDrill = defineFamily({
   },
 });
 
-/** In tenths of a millimetre. */
-export const USUAL_PULL = 10;
 const pullOption = {
   kind: 'number',
   unit: 'tenthMm',

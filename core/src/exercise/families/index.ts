@@ -35,7 +35,7 @@ import { wideningDown, wideningUp } from './wideningSwells.ts';
 
 export { completeChoices, PURPOSES, type Family, type FamilyId, type Purpose } from './family.ts';
 export type { Choices, Option, OptionName, Options } from './options.ts';
-export { USUAL_PULL } from './chartRun.ts';
+export { USUAL_PULL } from './usualPull.ts';
 export { scaleEnds, type ScaleEnd } from './scaleRange.ts';
 
 /** In the order of a sitting: air and ear first, then long notes, then the low end, then overtones and high notes. */

@@ -1,5 +1,6 @@
 import { writtenMidi } from '../../horn/index.ts';
-import { buildSwell, SWELL_SHAPES } from '../swell.ts';
+import { buildSwell } from '../swell.ts';
+import { SWELL_SHAPES } from '../swellShape.ts';
 import { defineFamily } from './family.ts';
 import { beatsOption, choiceOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
 
