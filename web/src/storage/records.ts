@@ -6,7 +6,6 @@ import type { Aim } from '@inner-hum/core/plan';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
 import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
 import type { CueTrial, Question, TrialMeasure } from '@inner-hum/core/trial';
-import type { TakeKeys } from './takeKeys.ts';
 
 /** What is played on besides the horn itself. */
 export interface Gear {
@@ -54,6 +53,17 @@ export interface TakeRecord extends Gear {
   deletedAt: number | null;
   /** Made by the database whenever the take is written. */
   keys?: TakeKeys;
+}
+
+/** What a take is found by among thousands without reading them; made anew whenever a take is written. What is absent is not found by it. */
+export interface TakeKeys {
+  /** The first written note as a MIDI number, or `free`. */
+  note: string;
+  /** Of a judged take: its exercise on the shelf; horn and source. */
+  shelf?: string;
+  judged?: string;
+  /** Of a take with words of the player's. */
+  noted?: 1;
 }
 
 /** An exercise gone through phrase by phrase; each phrase is a take. */

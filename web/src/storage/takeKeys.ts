@@ -1,17 +1,6 @@
 import { notesOf, scoreOf } from '@inner-hum/core/exercise';
-import type { TakeRecord } from './records.ts';
+import type { TakeKeys, TakeRecord } from './records.ts';
 import { shelfKey } from './shelfKey.ts';
-
-/** What a take is found by among thousands without reading them; made anew whenever a take is written. What is absent is not found by it. */
-export interface TakeKeys {
-  /** The first written note as a MIDI number, or `free`. */
-  note: string;
-  /** Of a judged take: its exercise on the shelf; horn and source. */
-  shelf?: string;
-  judged?: string;
-  /** Of a take with words of the player's. */
-  noted?: 1;
-}
 
 export const judgedKey = (hornId: TakeRecord['hornId'], source: TakeRecord['source']) =>
   `${hornId} ${source}`;
