@@ -15,7 +15,7 @@ export function Doorway() {
   const theme = settings?.theme;
   useEffect(() => (theme ? wearTheme(theme) : undefined), [theme]);
   const language = settings?.language;
-  useEffect(() => void (language && wearLanguage(language)), [language]);
+  useEffect(() => void (language && wearLanguage(language).catch(() => undefined)), [language]);
   if (!settings) return null;
   if (!settings.visited && !OPEN_TO_ALL.includes(pathname)) return <Navigate to="/welcome" replace />;
   return <Outlet />;

@@ -33,7 +33,7 @@ export { holdsWords } from './holdsWords.ts';
 export { reedName } from './reedName.ts';
 export { UndoBar } from './UndoBar.tsx';
 export { useRemembered } from './useRemembered.ts';
-export { useLook } from './useLook.ts';
+export { useLook, type LookChange } from './useLook.ts';
 export { useCountdown } from './useCountdown.ts';
 export { useUnnamed } from './useUnnamed.ts';
 export { useFreeKeys } from './useFreeKeys.ts';

@@ -1,5 +1,8 @@
 import { useNavigate, useSearchParams, type NavigateOptions } from 'react-router';
 
+/** What becomes another: the new values, or how they come from those that stand. */
+export type LookChange<L> = Partial<L> | ((standing: L) => Partial<L>);
+
 /**
  * What the address asks of a room, and a way to change part of it.
  * A change starts from the address as it stands: while a slow page still draws the change before, what it shows is old.
@@ -7,9 +10,10 @@ import { useNavigate, useSearchParams, type NavigateOptions } from 'react-router
 export function useLook<L>(read: (search: URLSearchParams) => L, write: (look: L) => string) {
   const [search] = useSearchParams();
   const navigate = useNavigate();
-  const change = (part: Partial<L>, options: NavigateOptions = { replace: true }) => {
+  const change = (part: LookChange<L>, options: NavigateOptions = { replace: true }) => {
     const standing = read(new URLSearchParams(window.location.search));
-    void navigate({ search: write({ ...standing, ...part }) }, options);
+    const changed = typeof part === 'function' ? part(standing) : part;
+    void navigate({ search: write({ ...standing, ...changed }) }, options);
   };
   return [read(search), change] as const;
 }

@@ -4,6 +4,7 @@ import { TREND_MEASURES, ZONES } from '@inner-hum/core/practice';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  type LookChange,
   Choice,
   familyName,
   measureText,
@@ -22,14 +23,15 @@ const TrendChart = lazy(() => import('./TrendChart.tsx'));
 interface TrendViewProps {
   look: TrendLook;
   trend: Trend;
-  onChange(change: Partial<TrendLook>): void;
+  onChange(change: LookChange<TrendLook>): void;
 }
 
 export function TrendView({ look, trend, onChange }: TrendViewProps) {
   const { t } = useTranslation();
   const { measure, scope, span } = look;
   const { points, changes, settings, horns, hornId, notes, drills } = trend;
-  const scoped = (change: Partial<TrendLook['scope']>) => onChange({ scope: { ...scope, ...change } });
+  const scoped = (change: Partial<TrendLook['scope']>) =>
+    onChange((standing) => ({ scope: { ...standing.scope, ...change } }));
   const name = t(`trend.measure.${measure}`);
   return (
     <Box maxW="page">

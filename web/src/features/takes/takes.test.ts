@@ -1,6 +1,8 @@
+import i18next from 'i18next';
 import { expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, SWELL_SHAPES, type SwellShape } from '@inner-hum/core/exercise';
 import { listenTo } from '@inner-hum/core/hearing';
+import { FrameTrack } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { playExercise, WARM_UP } from '@inner-hum/core/standin';
 import type { TakeRecord } from '../../storage/index.ts';
@@ -12,7 +14,9 @@ import { takeFileName } from './takeFileName.ts';
 import { scatterPoints } from './scatterPoints.ts';
 import { filterSearch, readFilter } from './takeFilter.ts';
 import { choiceOf } from './useFoundTakes.ts';
-import { drawTake } from '../../listing/index.ts';
+import { drawTake, takeTold } from '../../listing/index.ts';
+import hall from '../../words/messages/en/hall.json';
+import rooms from '../../words/messages/en/rooms.json';
 
 /** A take as the app keeps it, from the stand-in's sound. */
 function keptTake(shape: SwellShape): { take: TakeRecord; track: ReturnType<typeof listenTo> } {
@@ -97,6 +101,28 @@ it('keeps the filter in the address, and looks for its words in any order and sp
   expect(choiceOf(found).holds?.('Neues Blatt, übt sich schwer')).toBe(true);
   expect(choiceOf({ ...found, words: 'blatt x' }).holds?.('Neues Blatt, übt sich schwer')).toBe(false);
   expect(choiceOf(all).holds).toBeNull();
+});
+
+it('tells a take in one paragraph that agrees with its figures', async () => {
+  const t = await i18next.init({ lng: 'en', resources: { en: { translation: { ...hall, ...rooms } } } });
+  const { take, track } = keptTake('growFade');
+  const told = takeTold(take, drawTake(take, track.slice(0)), 'letters', t);
+  const words =
+    /^B flat 4, pp – ff – pp, \d\.\d s long\. It began (\d+) cents? sharp at (p|pp|mp), was (\d+) cents? flat at f{1,3} after (\d\.\d) s, and ended (\d+) cents? sharp at (p|pp|mp)\. /.exec(
+      told,
+    );
+  expect(words).not.toBeNull();
+  const [began, loud, after, ended] = [1, 3, 4, 5].map((i) => Number(words?.[i]));
+  const { measures } = take.analysis ?? {};
+  // Moments of a tenth of the take against figures of whole ends.
+  expect(Math.abs(loud + (measures?.loudEndCents ?? 0))).toBeLessThan(6);
+  expect(Math.abs((began + ended) / 2 - (measures?.softEndCents ?? 0))).toBeLessThan(6);
+  // The turn is in the middle of 2.4 s.
+  expect(Math.abs(after - 1.2)).toBeLessThan(0.4);
+  // Somebody else's recording without a tone has nothing to tell but that.
+  const silent = { ...take, analysis: null, context: null, kind: 'other' as const };
+  const nothing = drawTake(silent, new FrameTrack(50).slice(0));
+  expect(takeTold(silent, nothing, 'letters', t)).toMatch(/^Another player, .* No tone was found in it\.$/);
 });
 
 it('keeps how loud the take was, for the scale to learn from', () => {
