@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { readSettings } from '../storage/index.ts';
+import { nameNotesInTexts } from '../ui/index.ts';
 import { wearLanguage } from '../words/index.ts';
 import { wearTheme } from './wearTheme.ts';
 
@@ -15,7 +16,13 @@ export function Doorway() {
   const theme = settings?.theme;
   useEffect(() => (theme ? wearTheme(theme) : undefined), [theme]);
   const language = settings?.language;
-  useEffect(() => void (language && wearLanguage(language).catch(() => undefined)), [language]);
+  const naming = settings?.naming;
+  useEffect(() => {
+    if (!language || !naming) return;
+    void wearLanguage(language)
+      .catch(() => undefined)
+      .then(() => nameNotesInTexts(naming));
+  }, [language, naming]);
   if (!settings) return null;
   if (!settings.visited && !OPEN_TO_ALL.includes(pathname)) return <Navigate to="/welcome" replace />;
   return <Outlet />;

@@ -1,5 +1,6 @@
 // Small shared parts without data access: what two rooms would otherwise each draw their own way.
 export { NoteGlyph, noteText, shortNote, signedNote } from './NoteGlyph.tsx';
+export { nameNotesInTexts } from './notesInTexts.ts';
 export { axisCents, centsText } from './centsText.ts';
 export { PRINTED_WIDTH_PX, readPaper, type Paper } from './paper.ts';
 export { PrintedPage } from './PrintedPage.tsx';

@@ -5,6 +5,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import type { Finding, NoteAnalysis, WholeVerdict } from '@inner-hum/core/judge';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { WORDS } from '../ui/helpTopics.ts';
+import { nameNotesInTexts } from '../ui/notesInTexts.ts';
 import { findingText, verdictText } from '../ui/VerdictWords.tsx';
 import deHall from './messages/de/hall.json';
 import deHelp from './messages/de/help.json';
@@ -119,6 +120,16 @@ describe('a verdict in words', () => {
     ],
   ];
   it.each(findings)('%j', (finding, text) => expect(findingText(finding, 'letters', t)).toBe(text));
+
+  it('names notes inside texts by the player’s names', () => {
+    nameNotesInTexts('fixedDo');
+    expect(t('familyPurpose.breakDrill')).toBe('Do5 and Re5, slurred and over a held breath.');
+    nameNotesInTexts('letters');
+    expect(t('familyHow.octaveRestart')).toContain('From C sharp 4 down');
+    // Every note that any text speaks of has a name.
+    const left = leaves(en).filter((key) => /\{\{n\d+\}\}/.test(t(key as never)));
+    expect(left).toEqual([]);
+  });
 
   it('joins what stood out, weightiest first, and in a line of notes says of which note', () => {
     const verdict: WholeVerdict = {

@@ -1,0 +1,17 @@
+import type { NoteNaming } from '@inner-hum/core/horn';
+import i18next from 'i18next';
+import { shortNote } from './NoteGlyph.tsx';
+
+/** Notes that explaining texts speak of, as `{{n65}}`: written MIDI numbers. */
+const NOTES = [61, 65, 69, 72, 74, 86, 91];
+
+/** Lets texts speak of notes by the player's names for them. */
+export function nameNotesInTexts(naming: NoteNaming): void {
+  const { interpolation } = i18next.options;
+  if (!interpolation) return;
+  interpolation.defaultVariables = Object.fromEntries(
+    NOTES.map((midi) => [`n${midi}`, shortNote(midi, naming)]),
+  );
+  // Whatever speaks already says it anew.
+  i18next.emit('languageChanged', i18next.language);
+}
