@@ -57,11 +57,11 @@ export async function benchInterface(): Promise<void> {
       `the first time ${firstMs.toFixed(0)} ms`,
     ]),
     [
-      'heap of the page over two hours of takes',
+      'heap of the page, take after take',
       mb(hours.pageMb),
-      `${hours.takes} takes in ${hours.seconds.toFixed(0)} s`,
+      `after 20, 40 and 60 takes, ${hours.seconds.toFixed(0)} s`,
     ],
-    ['heap of the listener', mb(hours.workerMb), ''],
+    ['all that its process holds', mb(hours.processMb), 'with the listener and the sound'],
     [
       'recordings brought in, 16 bits at 48 kHz',
       `${files.bringInSeconds.toFixed(1)} s`,
@@ -99,8 +99,7 @@ ${table}
 - **recordings, archive**: through the storeroom worker, in the rooms a player would use (Takes, Safe keeping).
 - **after ten years**: from the press on a room's name to the second frame in which it stands with what it shows, once its code is
   there; wanted: under 150 ms. ${years.takes} takes on ${years.days} days: the demo's twelve weeks laid out until they reach back ten years.
-- **heap**: after 40 takes, half-way and at the end, after a collection; as many short takes as two hours of practice bring, one after
-  the other on the Stand.
+- **heap, process**: one short take after the other on the Stand; two hours of practice bring about 240.
 - **drawing**: main-thread time of each animation callback that draws while a take of an airy stand-in plays, at 1280 x 800.
 
 What the ear hears, and how truly: [hearing.md](hearing.md). What a killed page loses: [kills.md](kills.md).

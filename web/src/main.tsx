@@ -18,6 +18,7 @@ import {
   unfinishedTakes,
 } from './storage/index.ts';
 import { openStoreroom, startSessionWorker } from './workers/index.ts';
+import { nameNotesInTexts } from './ui/index.ts';
 import { startWords } from './words/index.ts';
 
 const root = document.getElementById('root');
@@ -28,7 +29,9 @@ const storageKind = await openStorage(databaseName, () => store.dispatch(outdate
   root.textContent = i18next.t('app.notOpened');
   return await new Promise<never>(() => undefined);
 });
-await startWords((await readSettings()).language);
+const { language, naming } = await readSettings();
+await startWords(language);
+nameNotesInTexts(naming);
 if (storageKind === 'memory') store.dispatch(troubleCame('storageRefused'));
 openStoreroom(storageKind === 'memory' ? null : databaseName);
 const keeper = createKeeper({ dispatch: store.dispatch, phase: () => store.getState().session.phase });
