@@ -63,7 +63,7 @@ export const inPhase = (page: Page, phase: string) => page.locator(`main[data-ph
 /** The first number in a figure of the open take. */
 export async function figure(page: Page, name: string): Promise<number> {
   const text = await page.locator(`[data-figure="${name}"] td`).first().innerText();
-  const number = /-?\d+(\.\d+)?/.exec(text);
+  const number = /-?\d+(\.\d+)?/.exec(text.replace('−', '-'));
   if (!number) throw new Error(`No number in "${text}"`);
   return Number(number[0]);
 }

@@ -32,7 +32,9 @@ test('two takes laid over each other, and the list found again by note, day and 
   await expect(page.getByText('Ink is this take; the outline is the other.')).toBeVisible();
   await expect(page.locator('[data-figure="breathDb"] td')).toHaveCount(2);
   const breath = async () =>
-    (await page.locator('[data-figure="breathDb"] td').allInnerTexts()).map((text) => parseFloat(text));
+    (await page.locator('[data-figure="breathDb"] td').allInnerTexts()).map((text) =>
+      parseFloat(text.replace('−', '-')),
+    );
   const [airy, clear] = await breath();
   expect(airy - clear).toBeGreaterThan(6);
   await expect(
