@@ -15,7 +15,7 @@ test('calibration hears the room, the softest and the loudest B, and says when c
   await expect(page.getByRole('heading', { name: 'Now eight clicks.' })).toBeVisible();
   await expect(page.getByText('The clicks were not heard.')).toBeVisible();
   await page.getByRole('button', { name: 'Skip this step' }).click();
-  await expect(page.getByText('Softest and loudest: -44 dBFS and -18 dBFS.')).toBeVisible();
+  await expect(page.getByText('Softest and loudest: −44 dBFS and −18 dBFS.')).toBeVisible();
   await page.getByRole('button', { name: 'Keep this' }).click();
   await expect(page.getByText(/Calibrated on/)).toBeVisible();
 });

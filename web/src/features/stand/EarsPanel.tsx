@@ -34,7 +34,7 @@ export function EarsPanel({ settings, onChange }: EarsPanelProps) {
   const setNote = (midi: number) => setDrone({ midi: midi < LOWEST ? null : Math.min(HIGHEST, midi) });
   return (
     <Box as="details" mt="5">
-      <Box as="summary" minH="touch" display="flex" alignItems="center" cursor="pointer" fontSize="medium">
+      <Box as="summary" minH="touch" display="list-item" pt="2" cursor="pointer" fontSize="medium">
         {t('ears.more')}
       </Box>
       <Flex columnGap="7" rowGap="4" wrap="wrap" alignItems="flex-start" mt="2">

@@ -97,7 +97,7 @@ export function OneTakeView(props: OneTakeViewProps) {
       </Box>
       {drawing && (
         <Box as="details" mt="2">
-          <Box as="summary" minH="touch" display="flex" alignItems="center" cursor="pointer">
+          <Box as="summary" minH="touch" display="list-item" pt="2" cursor="pointer">
             {t('told.name')}
           </Box>
           <Box as="p" maxW="prose" data-testid="told">
