@@ -67,7 +67,8 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   expect(told.frames.length).toBeGreaterThan(250);
 
   await page.getByRole('button', { name: 'Delete' }).click();
-  await expect(page.getByText('0 takes kept')).toBeVisible();
+  await expect(page.getByText('Take deleted.')).toBeVisible();
+  await expect(page.getByText('Play one to begin the list.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
   await page.reload();
