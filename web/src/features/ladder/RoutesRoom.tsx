@@ -26,7 +26,9 @@ export function Component() {
   const line = own.find(({ id }) => id === ownId)?.exercise ?? null;
   const routed = routedLine({ horn, key, line, mode, tries });
   const set = (change: Record<string, string>) => {
-    const next = new URLSearchParams({ ...Object.fromEntries(search), ...change });
+    // From the address as it stands: a slow page may still draw the choice before.
+    const standing = Object.fromEntries(new URLSearchParams(window.location.search));
+    const next = new URLSearchParams({ ...standing, ...change });
     for (const [name, value] of [...next]) if (value === '') next.delete(name);
     setSearch(next, { replace: true });
   };

@@ -38,9 +38,11 @@ export function Component() {
       isStarred={favourites.includes(family.id)}
       playAddress={drillAddress(family, horn, choices)}
       sheetAddress={`/shelf/sheet?of=${encodeURIComponent(address.replace('/shelf/family/', ''))}`}
-      onChange={(change: Choices) =>
-        void navigate(shelfAddress(family, horn, { ...choices, ...change }), { replace: true })
-      }
+      onChange={(change: Choices) => {
+        // From the address as it stands: a slow page may still draw the choice before.
+        const standing = readDrill(new URLSearchParams(window.location.search), family, horn);
+        void navigate(shelfAddress(family, horn, { ...standing, ...change }), { replace: true });
+      }}
       onStar={() => void toggleFavourite(family.id)}
       onCopy={() => {
         if (!read) return;

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Pause, Play } from 'lucide-react';
-import { useId } from 'react';
+import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { dateText } from '../../words/index.ts';
 import { swellAddress } from './swellAddress.ts';
@@ -52,6 +52,7 @@ export function OneTakeView(props: OneTakeViewProps) {
   const { take, drawing, settings, other, cursorSeconds, playing, onCursor, onListen } = props;
   const { t } = useTranslation();
   const noteId = useId();
+  const [telling, setTelling] = useState(false);
   useFreeKeys('space', onListen);
   const again = swellAddress(take);
   const beside = other?.take.analysis
@@ -96,13 +97,19 @@ export function OneTakeView(props: OneTakeViewProps) {
         )}
       </Box>
       {drawing && (
-        <Box as="details" mt="2">
+        <Box
+          as="details"
+          mt="2"
+          onToggle={({ currentTarget }) => setTelling(currentTarget.hasAttribute('open'))}
+        >
           <Box as="summary" minH="touch" display="list-item" pt="2" cursor="pointer">
             {t('told.name')}
           </Box>
-          <Box as="p" maxW="prose" data-testid="told">
-            {takeTold(take, drawing, settings.naming, t)}
-          </Box>
+          {telling && (
+            <Box as="p" maxW="prose" data-testid="told">
+              {takeTold(take, drawing, settings.naming, t)}
+            </Box>
+          )}
         </Box>
       )}
       <Flex gap="5" mt="3" wrap="wrap" alignItems="center">
