@@ -51,7 +51,9 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   );
   const budget = useBreathBudget(exercise, settings.source);
   const go = (change: Choices) => {
-    const address = drillAddress(family, horn, { ...choices, ...forgets(change), ...change });
+    // From the address as it stands: a slow page may still draw the choice before.
+    const standing = readDrill(new URLSearchParams(window.location.search), family, horn);
+    const address = drillAddress(family, horn, { ...standing, ...forgets(change), ...change });
     void navigate(line === null ? address : withLine(address, line), { replace: true });
   };
   const name = familyName(family.id, t);
