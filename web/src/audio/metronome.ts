@@ -138,9 +138,9 @@ export function createMetronome(
       silence();
     },
     setFelt(next) {
-      const canTremble = 'vibrate' in navigator;
-      if (felt === (next && canTremble)) return;
-      felt = next && canTremble;
+      const wanted = next && 'vibrate' in navigator;
+      if (felt === wanted) return;
+      felt = wanted;
       restart();
     },
     setHeard(next) {

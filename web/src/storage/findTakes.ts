@@ -2,8 +2,16 @@ import { database } from './database.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord } from './records.ts';
 import { judgedKey } from './takeKeys.ts';
+import { takesOn } from './takesOn.ts';
 
 // Takes by the thousand: found by their keys, and read only where they are shown.
+
+/** Deleted takes that can still come back. */
+const deletedTakes = () => database().takes.where('deletedAt').above(0);
+
+/** Takes of one key begun after a moment (ms), oldest first. */
+const withKey = (name: 'note' | 'shelf' | 'judged', key: string, after = -Infinity) =>
+  database().takes.where(`[keys.${name}+startedAt]`).between([key, after], [key, Infinity], false, true);
 
 /** What takes can be chosen by; empty strings let everything through. */
 export interface TakeChoice {
@@ -21,7 +29,7 @@ export async function countTakes(): Promise<number> {
   const { takes } = database();
   const [kept, deleted] = await Promise.all([
     takes.where('state').equals('kept').count(),
-    takes.where('deletedAt').above(0).count(),
+    deletedTakes().count(),
   ]);
   return kept - deleted;
 }
@@ -46,10 +54,8 @@ export async function findTakes({ note, horn, day, holds }: TakeChoice): Promise
   ]);
   const chosen = sets.map((ids) => new Set(ids));
   const [ordered, deleted, unfinished] = await Promise.all([
-    day
-      ? takes.where('[day+startedAt]').between([day, -Infinity], [day, Infinity]).primaryKeys()
-      : takes.orderBy('[day+startedAt]').primaryKeys(),
-    takes.where('deletedAt').above(0).primaryKeys(),
+    (day ? takesOn(day) : takes.orderBy('[day+startedAt]')).primaryKeys(),
+    deletedTakes().primaryKeys(),
     takes.where('state').equals('recording').primaryKeys(),
   ]);
   const not = new Set([...deleted, ...unfinished]);
@@ -71,27 +77,14 @@ export async function lastTakes(): Promise<Map<string, TakeRecord>> {
   const { takes } = database();
   const shelf = (await takes.orderBy('keys.shelf').uniqueKeys()) as string[];
   const last = await Promise.all(
-    shelf.map((key) =>
-      takes
-        .where('[keys.shelf+startedAt]')
-        .between([key, -Infinity], [key, Infinity])
-        .reverse()
-        .filter(isListed)
-        .first(),
-    ),
+    shelf.map((key) => withKey('shelf', key).reverse().filter(isListed).first()),
   );
   return new Map(last.flatMap((take, i) => (take ? [[shelf[i], take] as const] : [])));
 }
 
 /** The newest listed takes whose first written note is this one, at most so many, newest first. */
 export async function takesFromNote(note: string, most: number): Promise<TakeRecord[]> {
-  return database()
-    .takes.where('[keys.note+startedAt]')
-    .between([note, -Infinity], [note, Infinity])
-    .reverse()
-    .filter(isListed)
-    .limit(most)
-    .toArray();
+  return withKey('note', note).reverse().filter(isListed).limit(most).toArray();
 }
 
 const MOST_JUDGED = 1000;
@@ -111,20 +104,14 @@ export async function judgedOn(
   hornId: TakeRecord['hornId'],
   source: TakeRecord['source'],
 ): Promise<TakeRecord[]> {
-  const { name, takes } = database();
   const key = judgedKey(hornId, source);
-  const since = (startedAt: number) =>
-    takes.where('[keys.judged+startedAt]').between([key, startedAt], [key, Infinity], false, true);
-  const [count, deleted] = await Promise.all([
-    since(-Infinity).count(),
-    takes.where('deletedAt').above(0).primaryKeys(),
-  ]);
+  const [count, deleted] = await Promise.all([withKey('judged', key).count(), deletedTakes().primaryKeys()]);
   const gone = deleted.join();
-  const cacheKey = `${name} ${key}`;
+  const cacheKey = `${database().name} ${key}`;
   const before = lastRead.get(cacheKey);
   if (before?.gone === gone && before.takes.length > 0) {
     // A judged take never changes in what is reckoned with here: only those that came are read.
-    const newer = await since(before.takes[0].startedAt).toArray();
+    const newer = await withKey('judged', key, before.takes[0].startedAt).toArray();
     if (before.count + newer.length === count) {
       if (newer.length === 0) return before.takes;
       const all = [...newer.filter(isListed).reverse(), ...before.takes].slice(0, MOST_JUDGED);
@@ -133,7 +120,7 @@ export async function judgedOn(
     }
   }
   const isGone = new Set(deleted);
-  const ids = (await since(-Infinity).primaryKeys()).filter((id) => !isGone.has(id));
+  const ids = (await withKey('judged', key).primaryKeys()).filter((id) => !isGone.has(id));
   const found = (await readTakes(ids.slice(-MOST_JUDGED))).reverse();
   lastRead.set(cacheKey, { count, gone, takes: found });
   return found;

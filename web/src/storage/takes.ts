@@ -54,7 +54,8 @@ export async function undoDelete(takeId: string): Promise<void> {
 /** Erases what was deleted more than a day ago. */
 export async function purgeDeleted(now: number): Promise<void> {
   const old = await database()
-    .takes.filter(({ deletedAt }) => deletedAt !== null && now - deletedAt > UNDO_MS)
+    .takes.where('deletedAt')
+    .below(now - UNDO_MS)
     .primaryKeys();
   for (const id of old) await eraseTake(id);
 }

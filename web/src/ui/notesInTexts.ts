@@ -5,10 +5,15 @@ import { shortNote } from './NoteGlyph.tsx';
 /** Notes that explaining texts speak of, as `{{n65}}`: written MIDI numbers. */
 const NOTES = [61, 65, 69, 72, 74, 86, 91];
 
+let named = '';
+
 /** Lets texts speak of notes by the player's names for them. */
 export function nameNotesInTexts(naming: NoteNaming): void {
   const { interpolation } = i18next.options;
-  if (!interpolation) return;
+  const key = `${i18next.language} ${naming}`;
+  // Everything on screen is drawn anew by it.
+  if (!interpolation || named === key) return;
+  named = key;
   interpolation.defaultVariables = Object.fromEntries(
     NOTES.map((midi) => [`n${midi}`, shortNote(midi, naming)]),
   );

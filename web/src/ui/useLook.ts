@@ -1,17 +1,20 @@
 import { useNavigate, useSearchParams, type NavigateOptions } from 'react-router';
 
+/** What stands in the address now. While a slow page still draws the change before, what it shows is old. */
+export const standingSearch = () => new URLSearchParams(window.location.search);
+
 /** What becomes another: the new values, or how they come from those that stand. */
 export type LookChange<L> = Partial<L> | ((standing: L) => Partial<L>);
 
 /**
  * What the address asks of a room, and a way to change part of it.
- * A change starts from the address as it stands: while a slow page still draws the change before, what it shows is old.
+ * A change starts from the address as it stands.
  */
 export function useLook<L>(read: (search: URLSearchParams) => L, write: (look: L) => string) {
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const change = (part: LookChange<L>, options: NavigateOptions = { replace: true }) => {
-    const standing = read(new URLSearchParams(window.location.search));
+    const standing = read(standingSearch());
     const changed = typeof part === 'function' ? part(standing) : part;
     void navigate({ search: write({ ...standing, ...changed }) }, options);
   };

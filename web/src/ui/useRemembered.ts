@@ -9,11 +9,18 @@ function remember(key: string, value: unknown): void {
   if (shown.size > MOST_LOOKS && oldest !== undefined) shown.delete(oldest);
 }
 
+/** What was read, and for which look: after a change of the look a live query still answers for the one before. */
+export interface Looked<T> {
+  key: string;
+  value: T;
+}
+
 /**
- * What was read, or, until it is, what the same look showed before: a room that is entered again stands at once and follows a
- * moment later. `key` names all that the value depends on but what is stored.
+ * What was read for a look; until it is, what the same look showed before, so that a room that is entered again stands at once;
+ * else what was read last. `key` names all that the value depends on but what is stored.
  */
-export function useRemembered<T>(key: string, value: T | null | undefined): T | null {
-  if (value !== null && value !== undefined && shown.get(key) !== value) remember(key, value);
-  return value ?? (shown.get(key) as T | undefined) ?? null;
+export function useRemembered<T>(key: string, latest: Looked<T> | null | undefined): T | null {
+  if (latest && shown.get(latest.key) !== latest.value) remember(latest.key, latest.value);
+  if (latest?.key === key) return latest.value;
+  return (shown.get(key) as T | undefined) ?? latest?.value ?? null;
 }

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { playersHorn } from '../../session/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
-import { exerciseName, signedKey } from '../../ui/index.ts';
+import { exerciseName, signedKey, standingSearch } from '../../ui/index.ts';
 import { routedLine } from './routedLine.ts';
 import { RoutesView } from './RoutesView.tsx';
 import { useRungTries } from './useRungTries.ts';
@@ -26,9 +26,7 @@ export function Component() {
   const line = own.find(({ id }) => id === ownId)?.exercise ?? null;
   const routed = routedLine({ horn, key, line, mode, tries });
   const set = (change: Record<string, string>) => {
-    // From the address as it stands: a slow page may still draw the choice before.
-    const standing = Object.fromEntries(new URLSearchParams(window.location.search));
-    const next = new URLSearchParams({ ...standing, ...change });
+    const next = new URLSearchParams({ ...Object.fromEntries(standingSearch()), ...change });
     for (const [name, value] of [...next]) if (value === '') next.delete(name);
     setSearch(next, { replace: true });
   };

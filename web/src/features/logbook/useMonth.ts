@@ -12,7 +12,7 @@ import {
 } from '../../storage/index.ts';
 import { inkDays, type InkDay } from './inkDay.ts';
 import { hornsIn, reachedSince } from './reached.ts';
-import { useRemembered } from '../../ui/index.ts';
+import { useRemembered, type Looked } from '../../ui/index.ts';
 import { marksOf, type Mark } from './marks.ts';
 import type { MonthLook } from './logbookAddress.ts';
 
@@ -33,9 +33,10 @@ export interface Month {
 
 /** A month of the logbook; null while it is read. What was reached is told against the year before. */
 export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Month | null {
+  const key = `month ${month} ${horn}`;
   return useRemembered(
-    `month ${month} ${horn}`,
-    useLiveQuery(async (): Promise<Month> => {
+    key,
+    useLiveQuery(async (): Promise<Looked<Month>> => {
       const settings = await readSettings();
       const first = `${month}-01`;
       const last = dayOf(endOfMonth(parseISO(first)));
@@ -47,7 +48,7 @@ export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Mo
         horns.filter((id) => horn === '' || id === horn).map((id) => marksOf(id, all)),
       );
       const from = startOfDay(parseISO(first)).getTime();
-      return {
+      const value = {
         settings,
         first,
         last,
@@ -58,6 +59,7 @@ export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Mo
         horns,
         span: await practisedSpan(),
       };
+      return { key, value };
     }, [month, horn]),
   );
 }

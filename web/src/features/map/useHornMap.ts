@@ -29,7 +29,7 @@ import {
   type SettingsRecord,
   type TendencyDayRecord,
 } from '../../storage/index.ts';
-import { useRemembered } from '../../ui/index.ts';
+import { useRemembered, type Looked } from '../../ui/index.ts';
 import type { MapLook, MapRange } from './mapAddress.ts';
 import { movesOf, type Move } from './moves.ts';
 
@@ -86,6 +86,9 @@ function highestIn(days: readonly TendencyDayRecord[]): number {
 /** The map of the horn and mouthpiece that are played, from the kept takes of whoever plays now; null while it is read. */
 export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): HornMap | null {
   const settings = useLiveQuery(readSettings);
+  const key = settings
+    ? `map ${[settings.hornId, settings.source, setupKey(gearOf(settings)), range, over].join(' ')}`
+    : '';
   const read = useLiveQuery(async () => {
     if (!settings) return null;
     const { hornId, source } = settings;
@@ -118,6 +121,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
     const reedBefore = others.find(({ mouthpiece }) => mouthpiece.id === gear.mouthpieceId);
     const daysBefore = reedBefore ? await listTendencyDays(reedBefore.setup, source) : null;
     return {
+      key,
       settings,
       days,
       under,
@@ -128,7 +132,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
       mouthpiece: mouthpieces.find(({ id }) => id === gear.mouthpieceId) ?? mouthpieces[0],
     };
   }, [settings, range, over]);
-  const map = useMemo((): HornMap | null => {
+  const latest = useMemo((): Looked<HornMap> | null => {
     if (!read) return null;
     const horn = playersHorn(read.settings);
     // Altissimo that was played has its place as well.
@@ -145,7 +149,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
         }),
         ROWS[name],
       );
-    return {
+    const value = {
       settings: read.settings,
       horn,
       mouthpiece: read.mouthpiece,
@@ -176,7 +180,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
       }),
       moves: read.moves,
     };
+    return { key: read.key, value };
   }, [read]);
-  const who = settings && [settings.hornId, settings.source, setupKey(gearOf(settings)), range, over];
-  return useRemembered(`map ${who?.join(' ') ?? ''}`, map);
+  return useRemembered(key, latest);
 }

@@ -11,7 +11,7 @@ import {
   withLine,
   type SessionSetup,
 } from '../../session/index.ts';
-import { familyName } from '../../ui/index.ts';
+import { familyName, standingSearch } from '../../ui/index.ts';
 import { SheetPart } from './SheetPart.tsx';
 import { DrillControls } from './DrillControls.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
@@ -51,8 +51,7 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   );
   const budget = useBreathBudget(exercise, settings.source);
   const go = (change: Choices) => {
-    // From the address as it stands: a slow page may still draw the choice before.
-    const standing = readDrill(new URLSearchParams(window.location.search), family, horn);
+    const standing = readDrill(standingSearch(), family, horn);
     const address = drillAddress(family, horn, { ...standing, ...forgets(change), ...change });
     void navigate(line === null ? address : withLine(address, line), { replace: true });
   };

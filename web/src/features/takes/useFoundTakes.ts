@@ -1,5 +1,4 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useRef } from 'react';
 import {
   countTakes,
   findTakes,
@@ -24,16 +23,18 @@ export interface FoundTakes {
 /** The takes that a filter lets through, of which so many are read; null at first, then the last ones until the next are there. */
 export function useFoundTakes(filter: TakeFilter, most: number): FoundTakes | null {
   const { note, horn, day, words } = filter;
-  const found = useLiveQuery(async (): Promise<FoundTakes> => {
-    const [count, choices] = await Promise.all([countTakes(), takeChoices()]);
-    if (!isFiltered(filter)) return { count, found: count, shown: await newestTakes(most), choices };
-    const ids = await findTakes(choiceOf(filter));
-    return { count, found: ids.length, shown: await readTakes(ids.slice(0, most)), choices };
-  }, [note, horn, day, words, most]);
-  const last = useRef<FoundTakes | null>(null);
-  const remembered = useRemembered(`takes ${[note, horn, day, words, most].join(' ')}`, found);
-  if (remembered) last.current = remembered;
-  return last.current;
+  const key = `takes ${[note, horn, day, words, most].join(' ')}`;
+  return useRemembered(
+    key,
+    useLiveQuery(async () => ({ key, value: await readFound(filter, most) }), [key]),
+  );
+}
+
+async function readFound(filter: TakeFilter, most: number): Promise<FoundTakes> {
+  const [count, choices] = await Promise.all([countTakes(), takeChoices()]);
+  if (!isFiltered(filter)) return { count, found: count, shown: await newestTakes(most), choices };
+  const ids = await findTakes(choiceOf(filter));
+  return { count, found: ids.length, shown: await readTakes(ids.slice(0, most)), choices };
 }
 
 /** The filter as the database takes it. */
