@@ -1,16 +1,14 @@
+import { join } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
 /** Whole takes are rendered, heard and judged here; a busy machine needs its time. */
-const testTimeout = 60_000;
+const testTimeout = 180_000;
+const setupFiles = [join(import.meta.dirname, 'vitest.seed.ts')];
+
+const project = (name: string) => ({
+  test: { name, root: name, testTimeout, setupFiles, include: ['src/**/*.test.ts'] },
+});
 
 export default defineConfig({
-  test: {
-    projects: [
-      { test: { name: 'core', root: 'core', testTimeout, include: ['src/**/*.test.ts'] } },
-      { test: { name: 'web', root: 'web', testTimeout, include: ['src/**/*.test.ts'] } },
-      { test: { name: 'cli', root: 'cli', testTimeout, include: ['src/**/*.test.ts'] } },
-      { test: { name: 'scripts', root: 'scripts', testTimeout, include: ['src/**/*.test.ts'] } },
-      { test: { name: 'server', root: 'server', testTimeout, include: ['src/**/*.test.ts'] } },
-    ],
-  },
+  test: { projects: ['core', 'web', 'cli', 'scripts', 'server'].map(project) },
 });

@@ -59,4 +59,4 @@ it('knows a written vibrato by its rate and width, and says what is wrong with o
     }
   });
   console.info(`vibrato mistakes named: ${JSON.stringify(named)}`);
-}, 60_000);
+});

@@ -107,7 +107,7 @@ it('tells what came of every try at a high note, over horns and notes, and print
     `high notes made > heard: ${[...table].map(([name, tries]) => `${name} ${tries}`).join(', ')}`,
   );
   expect(wrong).toEqual([]);
-}, 60_000);
+});
 
 it('keeps a take in which nothing but squawks came', () => {
   const squawk = (item: number): ItemFault => ({ item, kind: 'squawk', seconds: 9 });

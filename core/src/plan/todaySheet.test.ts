@@ -66,8 +66,6 @@ const anyHistory = fc.array(
 );
 
 it('keeps every promise of a sheet for any day, horn, time, aim and history', () => {
-  const seed = Number(process.env.SEED ?? Date.now() % 1e6);
-  console.info(`today's sheet: SEED=${seed}`);
   fc.assert(
     fc.property(
       fc.constantFrom(...HORN_IDS),
@@ -132,9 +130,9 @@ it('keeps every promise of a sheet for any day, horn, time, aim and history', ()
         }
       },
     ),
-    { seed, numRuns: 150 },
+    { numRuns: 150 },
   );
-}, 60_000);
+});
 
 it('keeps what is to stay, leaves out what is not wanted today, and rests what fails again and again', () => {
   const [first] = todaySheet(request()).slice(2);
@@ -290,4 +288,4 @@ it('is tried against fixed and random practice for ninety days, under learning k
     expect(planned).toBeGreaterThan(random - (kind === 'unkind' ? 0.05 : 0.01));
   }
   console.info(`skill after 90 days of ten minutes: ${told.join('; ')}`);
-}, 120_000);
+});
