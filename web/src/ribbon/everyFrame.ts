@@ -13,7 +13,6 @@ export function everyFrame(paint: () => void, perSecond = 30): () => void {
     last = now;
     paint();
   };
-  paint();
   request = requestAnimationFrame(tick);
   return () => cancelAnimationFrame(request);
 }

@@ -16,14 +16,20 @@ const SUBTONES: ReadonlySet<FamilyId> = new Set([
   'subtoneVibrato',
 ]);
 
-/** The player's horn with the range the player works in. */
+const horns = new Map<string, Horn>();
+
+/** The player's horn with the range the player works in: the same object while these are the same. */
 export function playersHorn({
   hornId,
   ranges,
   topKeys,
 }: Pick<SettingsRecord, 'hornId' | 'ranges' | 'topKeys'>): Horn {
-  const horn = hornWithTop(hornById(hornId), topKeys[hornId] ?? 'F#');
-  return hornWithin(horn, ranges[hornId] ?? null);
+  const topKey = topKeys[hornId] ?? 'F#';
+  const range = ranges[hornId] ?? null;
+  const key = `${hornId} ${topKey} ${range?.lowest} ${range?.highest}`;
+  const horn = horns.get(key) ?? hornWithin(hornWithTop(hornById(hornId), topKey), range);
+  horns.set(key, horn);
+  return horn;
 }
 
 const isWord = (option: Option | undefined) =>

@@ -14,12 +14,7 @@ export function Component() {
   const settings = useLiveQuery(readSettings);
   const tries = useRungTries(settings);
   const horn = settings && playersHorn(settings);
-  const rungs = useMemo(
-    () => (horn && tries ? ladder(horn, tries) : null),
-    // The horn is made anew on every drawing; what counts of it is compared.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [horn?.id, horn?.lowest, tries],
-  );
+  const rungs = useMemo(() => (horn && tries ? ladder(horn, tries) : null), [horn, tries]);
   const next = useMemo(() => rungs && nextRung(rungs), [rungs]);
   if (!settings || !horn || !rungs || !tries) return null;
   return (

@@ -33,7 +33,8 @@ function firstDay(span: Span, now: number): string {
 
 /** What a figure did over time on one horn; null while it is read. `now`: when the room was entered, in ms. */
 export function useTrend(look: TrendLook, now: number): Trend | null {
-  const { span, horn } = look;
+  const { span, horn, measure } = look;
+  const { midi, zone, family } = look.scope;
   const read = useLiveQuery(async () => {
     const settings = await readSettings();
     const hornId = horn === '' ? settings.hornId : horn;
@@ -52,7 +53,7 @@ export function useTrend(look: TrendLook, now: number): Trend | null {
   return useMemo(() => {
     if (!read) return null;
     const { settings, hornId, horns, days, marks } = read;
-    const points = trendOf(days, look.measure, look.scope);
+    const points = trendOf(days, measure, { midi, zone, family });
     const all = days.flat();
     return {
       settings,
@@ -70,7 +71,5 @@ export function useTrend(look: TrendLook, now: number): Trend | null {
       notes: [...new Set(all.map(({ fingeredMidi }) => fingeredMidi))].toSorted((a, b) => a - b),
       drills: [...new Set(all.flatMap(({ family }) => family ?? []))],
     };
-    // The look is made anew on every drawing; what counts of it is compared.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [read, look.measure, look.scope.midi, look.scope.zone, look.scope.family]);
+  }, [read, measure, midi, zone, family]);
 }

@@ -34,14 +34,8 @@ export function Component() {
   const [score, setScore] = useState<ReadScore | null>(null);
   const [scoreKey, setScoreKey] = useState(0);
   const deleted = useDeleted(own);
-  const hornId = settings?.hornId;
-  const range = hornId && settings.ranges[hornId];
-  const entries = useMemo(
-    () => (settings && own ? shelfEntries(own, playersHorn(settings)) : null),
-    // What the entries are made of; other settings leave them as they are.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [own, hornId, range?.lowest, range?.highest],
-  );
+  const horn = settings && playersHorn(settings);
+  const entries = useMemo(() => (horn && own ? shelfEntries(own, horn) : null), [own, horn]);
   if (!settings || !entries || !own) return null;
   async function bringIn(file: File) {
     setScore(null);

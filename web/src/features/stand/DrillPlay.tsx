@@ -34,13 +34,10 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const { settings } = setup;
-  const { lowest, highest } = horn;
-  // The horn is made anew on every drawing; what counts of it is compared.
   const [choices, exercise] = useMemo(() => {
     const read = readDrill(search, family, horn);
     return [read, family.build(horn, read)] as const;
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [search, family, horn.id, lowest, highest]);
+  }, [search, family, horn]);
   // A line of today's sheet leads back to it, and on to the next.
   const line = search.get('sheet');
   const play = useExercise(

@@ -97,8 +97,10 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
       {/* No sentences while a note sounds: what went wrong meanwhile is told after it. */}
       <Box pt="2">
         <Troubles quiet={busy} onRetry={play.onRetry} onStandIn={play.onStandIn} />
-        {!busy && <CautionLine exercise={play.exercise} readAt={settings.cautionsReadAt} />}
-        {!busy && <StrainLine exercise={play.exercise} settings={settings} />}
+        <div hidden={busy}>
+          <CautionLine exercise={play.exercise} readAt={settings.cautionsReadAt} />
+          <StrainLine exercise={play.exercise} settings={settings} />
+        </div>
       </Box>
       <Flex
         flex="1"

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
@@ -23,13 +23,10 @@ export function Component() {
   const heard = useHeardNote(setup?.settings.a4Hz ?? 440, setup?.scale ?? DEFAULT_SCALE);
   useWakeLock();
 
-  const ready = setup !== null;
   const inputKey = setup && `${setup.settings.source} ${setup.settings.hornId} ${setup.settings.profileId}`;
-  useEffect(() => {
-    if (setup) void session.goFree(setup);
-    // A change of tempo or of words must not open the input again.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [session, ready, inputKey]);
+  // A change of tempo or of words must not open the input again.
+  const goFree = useEffectEvent(() => setup && void session.goFree(setup));
+  useEffect(() => void goFree(), [session, inputKey]);
   useEffect(() => () => void session.rest(), [session]);
 
   const settings = setup?.settings ?? null;
@@ -49,10 +46,8 @@ export function Component() {
       settings.felt,
       settings.silentBars,
     ]);
-  useEffect(() => {
-    if (setup) session.adjust(setup);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [session, earsKey]);
+  const adjust = useEffectEvent(() => setup && session.adjust(setup));
+  useEffect(() => void adjust(), [session, earsKey]);
   useStandKeys(settings, {
     start: () => void navigate('/stand/swell'),
     click: cycle,

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import {
@@ -31,12 +31,14 @@ export function SheetNext({ line, isOver }: SheetNextProps) {
   const [badly, setBadly] = useState<BadLine | null>(null);
   const next = today && lineAfter(today, line);
   const to = today && (next && isPlayable(next) ? lineAddress(next, today.horn) : '/today');
+  const finish = useEffectEvent(() => {
+    if (today) void finishLine(today, line, opened).then(setBadly);
+  });
+  const isKnown = today !== null;
+  // Once, when it is over.
   useEffect(() => {
-    if (!isOver || !today) return;
-    void finishLine(today, line, opened).then(setBadly);
-    // Once, when it is over.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [isOver, today === null]);
+    if (isOver && isKnown) finish();
+  }, [isOver, isKnown]);
   useEffect(() => {
     if (left === 0 && to && !waits) void navigate(to);
   }, [left, to, waits, navigate]);

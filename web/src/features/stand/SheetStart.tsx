@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, useCountdown } from '../../ui/index.ts';
 
@@ -11,10 +11,9 @@ export function SheetStart({ onBegin }: { onBegin(): void }) {
   const { t } = useTranslation();
   const [waits, setWaits] = useState(false);
   const left = useCountdown(READY_SECONDS, !waits);
+  const begin = useEffectEvent(onBegin);
   useEffect(() => {
-    if (left === 0 && !waits) onBegin();
-    // Once, when the time is over.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    if (left === 0 && !waits) begin();
   }, [left, waits]);
   if (waits) return null;
   return (

@@ -1,6 +1,6 @@
 import { phraseExercise, playedPhrases, withFingerings, type Exercise } from '@inner-hum/core/exercise';
 import { calledEnds, type Call } from '@inner-hum/core/judge';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useSession, type SessionSetup, type SessionStore } from '../../session/index.ts';
@@ -36,19 +36,15 @@ export function useExercise(
   const key =
     setup &&
     JSON.stringify([exercise, setup.settings.hornId, setup.settings.source, setup.settings.profileId]);
-  useEffect(() => {
-    if (setup) void session.arm(setup, exercise, address);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [session, key]);
+  const arm = () => setup && void session.arm(setup, exercise, address);
+  const armAnew = useEffectEvent(arm);
+  useEffect(() => void armAnew(), [session, key]);
   const { eyes, drone, subdivision, accent, silentBars } = setup?.settings ?? {};
   const adjustKey = setup && JSON.stringify([eyes, drone, subdivision, accent, silentBars, setup.scale]);
-  useEffect(() => {
-    if (setup) session.adjust(setup);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [session, adjustKey]);
+  const adjust = useEffectEvent(() => setup && session.adjust(setup));
+  useEffect(() => void adjust(), [session, adjustKey]);
   useEffect(() => () => void session.rest(), [session]);
 
-  const arm = () => setup && void session.arm(setup, exercise, address);
   /** Opens the input again; a round that has begun keeps its place. */
   const reopen = () => (round.index > 0 ? void session.begin() : arm());
   const take = phase === 'ended' ? (ended?.take ?? null) : null;

@@ -27,17 +27,18 @@ export function useStandKeys(settings: SettingsRecord | null, actions: StandActi
     event.preventDefault();
     action();
   };
+  // Without dependencies: the binding stays, and what it does is always the latest.
+  useHotkeys(`space, enter, pagedown${arrows ? ', right, down' : ''}`, run(actions.start));
+  useHotkeys(`pageup${arrows ? ', left, up' : ''}`, run(actions.again));
+  useHotkeys('escape', run(actions.leave));
   const keys = settings?.singleKeys ? settings.keys : null;
-  const single = (name: keyof StandKeys) => keys?.[name] ?? '';
-  useHotkeys(`space, enter, pagedown${arrows ? ', right, down' : ''}`, run(actions.start), [actions, arrows]);
-  useHotkeys(`pageup${arrows ? ', left, up' : ''}`, run(actions.again), [actions, arrows]);
-  useHotkeys('escape', run(actions.leave), [actions]);
-  const own = { enabled: keys !== null };
-  useHotkeys(single('watch') || NO_KEY, run(actions.watch), own, [actions, keys]);
-  useHotkeys(single('blind') || NO_KEY, run(actions.blind), own, [actions, keys]);
-  useHotkeys(single('click') || NO_KEY, run(actions.click), own, [actions, keys]);
-  useHotkeys(single('drone') || NO_KEY, run(actions.drone), own, [actions, keys]);
-  useHotkeys(single('keep') || NO_KEY, run(actions.keep), own, [actions, keys]);
-  useHotkeys(single('pause') || NO_KEY, run(actions.pause), own, [actions, keys]);
-  useHotkeys(single('skip') || NO_KEY, run(actions.skip), own, [actions, keys]);
+  const own = (name: keyof StandKeys) =>
+    [keys?.[name] || NO_KEY, run(actions[name]), { enabled: keys !== null }] as const;
+  useHotkeys(...own('watch'));
+  useHotkeys(...own('blind'));
+  useHotkeys(...own('click'));
+  useHotkeys(...own('drone'));
+  useHotkeys(...own('keep'));
+  useHotkeys(...own('pause'));
+  useHotkeys(...own('skip'));
 }

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { secondsPerBeat } from '@inner-hum/core/exercise';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
@@ -38,18 +38,19 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
   const { hidden, told, score, ask, answer } = useUnnamed<Which>('here', 'there');
   const heard = { here, there };
   useEffect(() => () => Object.values(players.current).forEach((player) => player.close()), []);
+  const showPlace = useEffectEvent((which: Which) => {
+    const player = players.current[which];
+    if (player?.playing) onCursor(placed(player.positionSeconds(), which, 'here'));
+  });
   useEffect(() => {
     if (sounding === null || hidden !== null) return undefined;
     let request = 0;
     const follow = () => {
       request = requestAnimationFrame(follow);
-      const player = players.current[sounding];
-      if (player?.playing) onCursor(placed(player.positionSeconds(), sounding, 'here'));
+      showPlace(sounding);
     };
     follow();
     return () => cancelAnimationFrame(request);
-    // The clocks of both takes do not change while they are open.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [sounding, hidden]);
 
   /** A place of the music, from the clock of one take to that of the other. */

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { filterSearch, readFilter, type TakeFilter } from './takeFilter.ts';
 
@@ -13,11 +13,10 @@ export function useTakeFilter() {
   const { search, state, key } = useLocation() as { search: string; state: ListState | null; key: string };
   const navigate = useNavigate();
   const [filter, setFilter] = useState(() => readFilter(new URLSearchParams(search)));
-  useEffect(() => {
+  const arrive = useEffectEvent(() => {
     if (!state?.typed) setFilter(readFilter(new URLSearchParams(search)));
-    // Once for each arrival.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  });
+  useEffect(() => arrive(), [key]);
   const change = (next: TakeFilter) => {
     setFilter(next);
     void navigate({ search: filterSearch(next) }, { replace: true, state: { ...state, typed: true } });

@@ -46,9 +46,7 @@ export function LineRow(props: LineRowProps) {
     const family = id && familyById(id);
     const whole = own ?? (family ? family.build(horn, item?.choices) : null);
     return whole && phraseExercise(whole, tellingPhrase(whole));
-    // The horn is made anew on every drawing; what counts of it is compared.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [id, item, own, horn.id, horn.lowest, horn.highest]);
+  }, [id, item, own, horn]);
   const note = item?.choices.note;
   const plain = id ? familyName(id, t) : own ? exerciseName(own, t) : t(plainName(line));
   const name =
