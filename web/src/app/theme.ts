@@ -26,6 +26,25 @@ const globalCss: Record<string, SystemStyleObject> = {
   '.ribbon-frame': { position: 'relative', width: '100%' },
   '.ribbon-canvas': { display: 'block', width: '100%' },
   '.ribbon-layer': { position: 'absolute', insetInlineStart: 0, top: 0 },
+  '.page-cursor': {
+    position: 'absolute',
+    top: '8px',
+    left: '-1px',
+    width: '2px',
+    bg: 'ink',
+    visibility: 'hidden',
+    willChange: 'transform',
+    _before: {
+      content: '""',
+      position: 'absolute',
+      top: '-5px',
+      left: '-4px',
+      width: '10px',
+      height: '10px',
+      borderRadius: '50%',
+      bg: 'ink',
+    },
+  },
   // A line of music is never cut between two pages.
   // Before it is engraved it takes about the room of a line, so that the page does not jump.
   '.engraving': { minHeight: '88px' },

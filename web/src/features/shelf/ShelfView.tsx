@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useDeferredValue } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Exercise } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
@@ -38,6 +38,8 @@ interface ShelfViewProps {
 
 /** Reads scores for other programs; large, and seldom wanted. */
 const ScorePanel = lazy(() => import('./ScorePanel.tsx'));
+/** What fits on a page stands at once, and the rest a moment later. */
+const AT_ONCE = 8;
 const KINDS = '.json,.musicxml,.xml,.mxl,.mid,.midi';
 
 export function ShelfView(props: ShelfViewProps) {
@@ -50,6 +52,7 @@ export function ShelfView(props: ShelfViewProps) {
         ? exerciseName(written.exercise, t)
         : '';
   const found = entries.filter((entry) => isWanted(entry, filter, settings.favourites, told(entry)));
+  const drawn = useDeferredValue(found, found.slice(0, AT_ONCE));
   const sheet = new URLSearchParams(found.filter(({ written }) => written).map(({ key }) => ['of', key]));
   return (
     <Box maxW="page">
@@ -99,7 +102,7 @@ export function ShelfView(props: ShelfViewProps) {
       <ShelfFilterBar filter={filter} onChange={props.onFilter} />
       {found.length === 0 && <Box maxW="prose">{t(`shelf.none.${filter.shown}`)}</Box>}
       <Box as="ul">
-        {found.map((entry) => (
+        {drawn.map((entry) => (
           <ShelfRow
             key={entry.key}
             entry={entry}

@@ -56,6 +56,8 @@ interface LivePageProps {
 
 const BEAT_ROW = 132;
 const MARK_ROW = 44;
+/** How often the outline that lies ahead gives way to the ink. */
+const OUTLINE_STEP_SECONDS = 0.25;
 
 /** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
 export function LivePage(props: LivePageProps) {
@@ -66,6 +68,7 @@ export function LivePage(props: LivePageProps) {
   const [frame, width] = useElementWidth();
   const under = useRef<HTMLCanvasElement>(null);
   const over = useRef<HTMLCanvasElement>(null);
+  const cursor = useRef<HTMLDivElement>(null);
 
   useEffect(() => {
     if (!under.current || !over.current || width === 0) return;
@@ -93,6 +96,12 @@ export function LivePage(props: LivePageProps) {
     const marks = writtenMarks(exercise);
     const labels = narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT };
     const showsInk = !hidden;
+    const leadBeats = exercise.start === 'countIn' ? exercise.beatsPerBar : 0;
+    const placeCursor = (x: number | null) => {
+      if (!cursor.current) return;
+      cursor.current.style.visibility = x === null ? 'hidden' : 'visible';
+      if (x !== null) cursor.current.style.transform = `translateX(${x}px)`;
+    };
     /** The page on a take's own clock, whose beat 0 is at `zero`. */
     const inTake = (zero: number) => ({
       ...page,
@@ -103,6 +112,7 @@ export function LivePage(props: LivePageProps) {
     let track = live.track;
     let ink: InkTrack | null = null;
     let zero = 0;
+    let drawn = '';
 
     const paint = () => {
       const running =
@@ -125,44 +135,50 @@ export function LivePage(props: LivePageProps) {
           strays.push(...strayStarts(ink, from));
         }
       }
+      const pulse = metronome.pulse;
+      const pulseNow = desk.now() - desk.outputLatencySeconds();
+      const pulseBeat = pulse ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat : null;
+      const isSeen =
+        pulse && pulseBeat !== null && barSounds(pulse, pulseBeat) && beatsSeen && phase !== 'ended';
+      const beatNow = isSeen ? pulseBeat : null;
+      placeCursor(phase === 'playing' && now > 0 && now < length + 0.3 * beat ? page.xAt(now) : null);
+
+      // The page itself is drawn when what it shows has changed: a few times a second, not with every frame of ink.
+      const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
+      const outlineFrom = Math.max(0, Math.floor(inked / OUTLINE_STEP_SECONDS) * OUTLINE_STEP_SECONDS);
+      const here = phase === 'playing' ? score.findIndex(({ endBeat }) => now < endBeat * beat) : -1;
+      const lampFades = beatNow !== null && !(phase === 'playing' && beatNow >= leadBeats);
+      const shows = JSON.stringify([
+        outlineFrom,
+        strays.length,
+        now >= 0 && here,
+        lampFades ? beatNow : beatNow && Math.floor(beatNow),
+      ]);
+      if (shows === drawn) return;
+      drawn = shows;
       back.clearRect(0, 0, width, height);
       paintRules(back, page, palette, labels, bendAt);
       if (ink && strays.length > 0)
         paintStrayLabels(back, ink, strays, inTake(zero), palette, strayLabel, LABEL_FONT);
-      const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
-      if (phase !== 'ended')
-        paintOutlineAhead(back, page, palette, running && showsInk ? inked : 0, stretches, wantedAt, bendAt);
+      if (phase !== 'ended') paintOutlineAhead(back, page, palette, outlineFrom, stretches, wantedAt, bendAt);
       if (score.length > 1) {
-        const names = score.flatMap(({ item, startBeat, endBeat }) => {
-          const isNow = phase === 'playing' && now >= startBeat * beat && now < endBeat * beat;
+        const names = score.flatMap(({ item, startBeat }, i) => {
           const name = itemName(item, exercise, hornId, naming, t);
-          return name === null ? [] : [{ seconds: startBeat * beat, name, isNow }];
+          return name === null ? [] : [{ seconds: startBeat * beat, name, isNow: now >= 0 && i === here }];
         });
         paintNames(back, page, palette, names, NAME_FONT);
       }
       paintMarks(back, page, palette, marks, ribbonHeight + 30, MARK_FONT);
-      const pulse = metronome.pulse;
-      const pulseNow = desk.now() - desk.outputLatencySeconds();
-      const pulseBeat = pulse ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat : null;
-      const isKept = pulse && pulseBeat !== null && barSounds(pulse, pulseBeat);
       paintBeats(back, page, palette, {
         top: ribbonHeight + MARK_ROW,
         beats: lengthBeats(exercise),
         secondsPerBeat: beat,
         beatsPerBar: exercise.beatsPerBar,
-        beatNow: isKept && beatsSeen && phase !== 'ended' ? pulseBeat : null,
-        leadBeats: exercise.start === 'countIn' ? exercise.beatsPerBar : 0,
+        beatNow,
+        leadBeats,
         counting: phase === 'counting',
         running: phase === 'playing',
       });
-      if (phase === 'playing' && now > 0 && now < length + 0.3 * beat) {
-        const x = page.xAt(now);
-        back.fillStyle = palette.ink;
-        back.fillRect(x - 1, 8, 2, ribbonHeight - 8);
-        back.beginPath();
-        back.arc(x, 8, 5, 0, 2 * Math.PI);
-        back.fill();
-      }
     };
     if (phase !== 'ended') return everyFrame(paint);
     // An ended take stands still.
@@ -190,6 +206,8 @@ export function LivePage(props: LivePageProps) {
     <div ref={frame} role="img" aria-label={label} className="ribbon-frame" style={{ height }}>
       <canvas ref={under} style={{ position: 'absolute', width, height }} />
       <canvas ref={over} style={{ position: 'absolute', width, height: height - BEAT_ROW - MARK_ROW }} />
+      {/* Moved by itself, so that its way over the page draws nothing anew. */}
+      <div ref={cursor} className="page-cursor" style={{ height: height - BEAT_ROW - MARK_ROW - 8 }} />
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { HORN_IDS } from '@inner-hum/core/horn';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useDeferredValue } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
@@ -19,6 +19,8 @@ const MINUTES = ['5', '10', '15', '20', '30', 'later'] as const;
 
 export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
   const { t, i18n } = useTranslation();
+  // Its code is asked for when the questions stand.
+  const showsRibbon = useDeferredValue(true, false);
   const minutes = MINUTES.find((value) => value === String(settings.minutes)) ?? 'later';
   return (
     <Box as="main" maxW="page" mx="auto" px={{ base: '4', md: '8' }} py="7">
@@ -31,7 +33,7 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
       {/* It waits for the listener: the questions do not. */}
       <Box h={`${RIBBON_HEIGHT}px`}>
         <Suspense fallback={null}>
-          <WelcomeRibbon height={RIBBON_HEIGHT} />
+          {showsRibbon && <WelcomeRibbon height={RIBBON_HEIGHT} />}
         </Suspense>
       </Box>
       <Flex direction="column" gap="4" mt="6" fontSize="medium">
