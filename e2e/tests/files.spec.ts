@@ -268,7 +268,12 @@ test('a row that cannot be read is put aside, and the rooms open', async ({ page
   await page.getByRole('button', { name: 'Load again' }).click();
   await expect(page.getByText('1 take kept')).toBeVisible();
   await page.goto('/case/keeping');
-  await expect(page.getByText(/^takes, .*analysis/)).toBeVisible();
+  const row = page.getByText(/^takes, .*analysis/);
+  await expect(row).toBeVisible();
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(row).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toBeVisible();
 });
 
 test('opens what an older version stored, and gives way to a newer one in another tab', async ({

@@ -48,7 +48,7 @@ export * from './folder.ts';
 export * from './room.ts';
 export { keyOfRow, OWN_TABLES, SMALL_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';
 export { groupedBy } from './groupedBy.ts';
-export { forgetSetAside, listSetAside } from './setAside.ts';
+export { forgetSetAside, keepSetAside, listSetAside } from './setAside.ts';
 export { learnOldExercises, upgradeRow } from './upgrades.ts';
 export * from './takes.ts';
 export * from './settings.ts';

@@ -7,7 +7,12 @@ export async function listSetAside(): Promise<SetAsideRecord[]> {
   return rows.toSorted((a, b) => b.setAsideAt - a.setAsideAt);
 }
 
-/** Forgets a row that was set aside, for good. */
+/** Forgets a row that was set aside. */
 export async function forgetSetAside(id: string): Promise<void> {
   await database().setAside.delete(id);
+}
+
+/** Takes back that it was forgotten. */
+export async function keepSetAside(row: SetAsideRecord): Promise<void> {
+  await database().setAside.put(row);
 }

@@ -9,6 +9,7 @@ import {
   forgetFolder,
   forgetSetAside,
   isWhole,
+  keepSetAside,
   letSoundGo,
   listSetAside,
   practisedSpan,
@@ -20,6 +21,7 @@ import {
   writeFolder,
   type Choice,
   type PutBackMode,
+  type SetAsideRecord,
 } from '../../storage/index.ts';
 import { storeroom, told } from '../../workers/index.ts';
 import { downloadFile } from '../../ui/index.ts';
@@ -40,6 +42,7 @@ export function Component() {
   const [chosen, setChosen] = useState<Choice>(EVERYTHING);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [answer, setAnswer] = useState<Told | null>(null);
+  const [forgotten, setForgotten] = useState<SetAsideRecord | null>(null);
   const [letGoBefore, setLetGoBefore] = useState('');
   const toLetGo = useLiveQuery(
     async () => (letGoBefore === '' ? null : soundBefore(letGoBefore)),
@@ -130,6 +133,7 @@ export function Component() {
       folder={folder}
       canChooseFolder={'showDirectoryPicker' in window}
       setAside={setAside}
+      forgotten={forgotten}
       chosen={chosen}
       looked={looked}
       answer={answer}
@@ -147,7 +151,14 @@ export function Component() {
       onForgetFolder={() => void forgetFolder()}
       onLetGoBefore={setLetGoBefore}
       onLetGo={() => void letGo()}
-      onForgetSetAside={(id) => void forgetSetAside(id)}
+      onForgetSetAside={(row) => {
+        setForgotten(row);
+        void forgetSetAside(row.id);
+      }}
+      onKeepSetAside={() => {
+        setForgotten(null);
+        if (forgotten) void keepSetAside(forgotten);
+      }}
     />
   );
 }

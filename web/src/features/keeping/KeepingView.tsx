@@ -11,7 +11,7 @@ import { SetAsideLines } from './SetAsideLines.tsx';
 import { ToldLines } from './ToldLines.tsx';
 
 export function KeepingView(props: KeepingViewProps) {
-  const { busy, answer, setAside } = props;
+  const { busy, answer, setAside, forgotten } = props;
   const { t } = useTranslation();
   return (
     <Box maxW="page">
@@ -55,7 +55,7 @@ export function KeepingView(props: KeepingViewProps) {
           <Section title={t('keeping.letGo')}>
             <LetGoFields {...props} />
           </Section>
-          {setAside.length > 0 && (
+          {(setAside.length > 0 || forgotten) && (
             <Section title={t('keeping.setAside')}>
               <SetAsideLines {...props} />
             </Section>

@@ -1,17 +1,23 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, downloadFile } from '../../ui/index.ts';
+import { ActionButton, downloadFile, UndoBar } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import type { KeepingViewProps } from './keepingProps.ts';
 
 /** Rows that could not be read: what is wrong with each, as a file, or forgotten. */
-export function SetAsideLines({ setAside, onForgetSetAside }: KeepingViewProps) {
+export function SetAsideLines(props: KeepingViewProps) {
+  const { setAside, forgotten, onForgetSetAside, onKeepSetAside } = props;
   const { t } = useTranslation();
   return (
     <>
-      <Box maxW="prose" mb="3">
-        {t('keeping.setAsideHow')}
-      </Box>
+      {forgotten && (
+        <UndoBar text={t('keeping.setAsideGone', { table: forgotten.table })} onUndo={onKeepSetAside} />
+      )}
+      {setAside.length > 0 && (
+        <Box maxW="prose" mb="3">
+          {t('keeping.setAsideHow')}
+        </Box>
+      )}
       {setAside.map((row) => (
         <Flex key={row.id} gap="4" wrap="wrap" alignItems="baseline" mb="2">
           <Box flex="1" minW="column" wordBreak="break-word">
@@ -33,7 +39,7 @@ export function SetAsideLines({ setAside, onForgetSetAside }: KeepingViewProps) 
           >
             {t('keeping.setAsideSave')}
           </ActionButton>
-          <ActionButton look="plain" onClick={() => onForgetSetAside(row.id)}>
+          <ActionButton look="plain" onClick={() => onForgetSetAside(row)}>
             {t('keeping.setAsideForget')}
           </ActionButton>
         </Flex>

@@ -37,6 +37,8 @@ export interface KeepingViewProps {
   folder: FolderRecord | null;
   canChooseFolder: boolean;
   setAside: readonly SetAsideRecord[];
+  /** The row that was just forgotten, while it can come back. */
+  forgotten: SetAsideRecord | null;
   chosen: ArchiveChoice;
   looked: Looked | null;
   answer: Told | null;
@@ -54,5 +56,6 @@ export interface KeepingViewProps {
   onForgetFolder(): void;
   onLetGoBefore(day: string): void;
   onLetGo(): void;
-  onForgetSetAside(id: string): void;
+  onForgetSetAside(row: SetAsideRecord): void;
+  onKeepSetAside(): void;
 }
