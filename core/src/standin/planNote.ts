@@ -1,41 +1,20 @@
 import {
-  centsAtBeat,
   levelAtFraction,
-  noteTarget,
   targetFraction,
   writtenTurnBeat,
   type NoteItem,
   type TimedItem,
 } from '../exercise/index.ts';
-import { writtenMidi } from '../horn/index.ts';
 import { faultOf } from './faults.ts';
+import { meantNote, type MeantNote } from './meantNote.ts';
+import { bendOf, breathOf, colourOf, joined } from './noteCourses.ts';
 import { MISSED, newTone, planBreath, type PlannedTone, type Planning } from './planning.ts';
 import { slurMsOf, type StandInSlur } from './slur.ts';
 import type { ItemTruth } from './truth.ts';
 
-/** The tongue parts a note from the one before by this much. */
-const TONGUE_SECONDS = 0.12;
-const BREATH_PAUSE_SECONDS = 0.6;
-const REPEAT_PAUSE_SECONDS = 0.3;
 /** What is left of a note after a squawk is no tone if it is shorter. */
 const LEAST_TONE_SECONDS = 0.1;
 const USUAL_GLIDE_MS = 30;
-/** The tongue needs so long from one vowel to the next. */
-const VOWEL_SECONDS = 0.2;
-
-/** A note as it will be played, faults and all; times in seconds from beat 0. */
-interface MeantNote {
-  timed: TimedItem<NoteItem>;
-  index: number;
-  targetHz: number;
-  partial: number;
-  cents: number;
-  startSeconds: number;
-  endSeconds: number;
-  /** Where it breaks off, and goes on as another tone. */
-  breaksAt: number | null;
-  goesOnAt: number;
-}
 
 /** Plans one note: out of the tone before it where it is slurred, as a tone of its own otherwise. */
 export function planNote(planning: Planning, timed: TimedItem<NoteItem>, index: number): ItemTruth {
@@ -62,43 +41,6 @@ export function planNote(planning: Planning, timed: TimedItem<NoteItem>, index: 
       ? 'wrongPartial'
       : 'asWritten';
   return { played, onsetSeconds: startSeconds, endSeconds, slurMs };
-}
-
-function meantNote(
-  { request, score, secondsPerBeat: beat }: Planning,
-  timed: TimedItem<NoteItem>,
-  index: number,
-): MeantNote {
-  const { hornId, a4Hz, exercise, profile, faults } = request;
-  const { item, startBeat, endBeat, phrase } = timed;
-  const wrong = faultOf(faults, index, 'wrongNote');
-  const sounds = wrong ? { writtenMidi: writtenMidi(item.writtenMidi + wrong.semitones) } : item;
-  const target = noteTarget(exercise, sounds, hornId, a4Hz);
-  const other = faultOf(faults, index, 'wrongPartial')?.partial ?? null;
-  const partial = other ?? target.partial;
-  const targetHz = other === null ? target.targetHz : other * target.tubeHz;
-  // The air goes at the beat, the tone comes later.
-  const slow = faultOf(faults, index, 'slowAnswer');
-  const slowSeconds = slow ? (slow.responseMs - profile.responseMs) / 1000 : 0;
-  const startSeconds = startBeat * beat + slowSeconds + (faultOf(faults, index, 'late')?.seconds ?? 0);
-  const next = score.at(index + 1);
-  const isCut = next?.phrase === phrase && next.item.kind === 'note' && next.item.attack !== 'slurred';
-  const endSeconds = endBeat * beat - (isCut ? TONGUE_SECONDS : 0);
-  const breath = faultOf(faults, index, 'earlyBreath');
-  const again = faultOf(faults, index, 'repeated');
-  const third = startSeconds + (endSeconds - startSeconds) / 3;
-  const breaksAt = breath ? startSeconds + breath.atSeconds : again ? third : null;
-  return {
-    timed,
-    index,
-    targetHz,
-    partial,
-    cents: faultOf(faults, index, 'off')?.cents ?? 0,
-    startSeconds,
-    endSeconds,
-    breaksAt,
-    goesOnAt: (breaksAt ?? 0) + (breath ? BREATH_PAUSE_SECONDS : REPEAT_PAUSE_SECONDS),
-  };
 }
 
 /** The squawk that goes before the tone, if any; returns when the tone begins. */
@@ -148,83 +90,6 @@ function startTone(planning: Planning, meant: MeantNote, start: number, end: num
     colourAt: colourOf(planning, meant, start),
     breathDbAt: breathOf(planning, meant),
   });
-}
-
-/** The written bend, as deep as this player goes, and the swing of a vibrato. */
-function bendOf(
-  { request: { faults }, secondsPerBeat: beat }: Planning,
-  { timed: { item, startBeat }, index }: MeantNote,
-  toneStart: number,
-): Course {
-  const { bend } = item;
-  const swing = swingOf(faultOf(faults, index, 'vibrato') ?? VIBRATO[item.vibrato ?? 'off']);
-  if (!bend) return swing;
-  const share = faultOf(faults, index, 'shallowBend')?.share ?? 1;
-  return (seconds: number) =>
-    share * centsAtBeat(bend, (toneStart + seconds) / beat - startBeat) + (swing?.(seconds) ?? 0);
-}
-
-/** How this player's vibrato goes. */
-const VIBRATO = {
-  off: { rateHz: 0, widthCents: 0 },
-  normal: { rateHz: 5.2, widthCents: 20 },
-  slow: { rateHz: 3.2, widthCents: 22 },
-};
-/** A vibrato opens from a straight tone. */
-const OPENING_SECONDS = 0.3;
-
-function swingOf({ rateHz, widthCents }: { rateHz: number; widthCents: number }): Course {
-  if (widthCents === 0) return null;
-  return (seconds) =>
-    widthCents *
-    Math.min(1, Math.max(0, seconds) / OPENING_SECONDS) *
-    Math.sin(2 * Math.PI * rateHz * seconds);
-}
-
-/** From bright to dark through the written vowels, one after the other. */
-function colourOf(
-  { request: { faults }, secondsPerBeat: beat }: Planning,
-  { timed: { item, startBeat }, index }: MeantNote,
-  toneStart: number,
-) {
-  if (isSubtone(faults, item, index)) return () => SUBTONE_COLOUR;
-  const fixed = faultOf(faults, index, 'colour');
-  if (fixed) return () => fixed.at;
-  const { words, judged } = item;
-  if (!words || words.length < 2 || !judged?.includes('colour') || faultOf(faults, index, 'oneColour'))
-    return null;
-  return (seconds: number) => {
-    const at = (toneStart + seconds) / beat - startBeat;
-    const index = Math.max(
-      0,
-      words.findLastIndex((word) => word.beat <= at),
-    );
-    const arrived = index === 0 ? 1 : Math.min(1, ((at - words[index].beat) * beat) / VOWEL_SECONDS);
-    return 1 - Math.max(0, index - 1 + arrived) / (words.length - 1);
-  };
-}
-
-/** How a subtone is made: round and airy; a weak one is more air than tone. */
-const SUBTONE_COLOUR = 0;
-const SUBTONE_BREATH_DB = -9;
-const WEAK_BREATH_DB = 4;
-
-function isSubtone(faults: Planning['request']['faults'], { tone }: NoteItem, index: number): boolean {
-  return tone === 'subtone' && !faultOf(faults, index, 'noSubtone') && !faultOf(faults, index, 'weak');
-}
-
-function breathOf({ request: { faults } }: Planning, { timed: { item }, index }: MeantNote) {
-  if (faultOf(faults, index, 'weak')) return () => WEAK_BREATH_DB;
-  return isSubtone(faults, item, index) ? () => SUBTONE_BREATH_DB : null;
-}
-
-type Course = ((seconds: number) => number | null) | null;
-
-/** One course until a moment, another from there on; each counts from its own beginning. */
-function joined(before: Course, atSeconds: number, after: Course): Course {
-  if (!before && !after) return null;
-  return (seconds) =>
-    seconds < atSeconds ? (before?.(seconds) ?? null) : (after?.(seconds - atSeconds) ?? null);
 }
 
 /** A tone of its own: tongued, out of its own air, or out of the air that was written before it. */
