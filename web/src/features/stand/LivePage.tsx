@@ -57,7 +57,7 @@ interface LivePageProps {
 const BEAT_ROW = 132;
 const MARK_ROW = 44;
 /** How often the outline that lies ahead gives way to the ink. */
-const OUTLINE_STEP_SECONDS = 0.25;
+const OUTLINE_STEP_SECONDS = 0.1;
 
 /** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
 export function LivePage(props: LivePageProps) {
@@ -153,6 +153,8 @@ export function LivePage(props: LivePageProps) {
         strays.length,
         now >= 0 && here,
         lampFades ? beatNow : beatNow && Math.floor(beatNow),
+        // Words drawn before their faces had come are drawn again.
+        document.fonts.status,
       ]);
       if (shows === drawn) return;
       drawn = shows;
