@@ -32,9 +32,7 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
       </Box>
       {/* It waits for the listener: the questions do not. */}
       <Box h={`${RIBBON_HEIGHT}px`}>
-        <Suspense fallback={null}>
-          {showsRibbon && <WelcomeRibbon height={RIBBON_HEIGHT} />}
-        </Suspense>
+        <Suspense fallback={null}>{showsRibbon && <WelcomeRibbon height={RIBBON_HEIGHT} />}</Suspense>
       </Box>
       <Flex direction="column" gap="4" mt="6" fontSize="medium">
         <Choice
