@@ -1,5 +1,6 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
+import { useDeferredValue } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading, UndoBar } from '../../ui/index.ts';
 import { playedAt } from '../../storage/index.ts';
@@ -23,10 +24,14 @@ interface TakesViewProps {
   onMore(): void;
 }
 
+/** What fits on a page stands at once, and the rest a moment later: each row has a ribbon. */
+const AT_ONCE = 10;
+
 export function TakesView(props: TakesViewProps) {
   const { takes, naming, filter, deletedId, onUndo } = props;
   const { count, found, shown, choices } = takes;
   const { t } = useTranslation();
+  const drawn = useDeferredValue(shown, shown.slice(0, AT_ONCE));
   return (
     <Box maxW="page">
       <RoomHeading
@@ -56,9 +61,9 @@ export function TakesView(props: TakesViewProps) {
       )}
       {found > 0 && <SaveShown count={found} filter={filter} />}
       {count > 0 && found === 0 && <Box>{t('filter.nothing')}</Box>}
-      {shown.map((take, i) => (
+      {drawn.map((take, i) => (
         <Box key={take.id}>
-          {(i === 0 || take.day !== shown[i - 1].day) && (
+          {(i === 0 || take.day !== drawn[i - 1].day) && (
             <Heading as="h2" fontSize="normal" fontFamily="body" fontWeight="700" pt="4" pb="2">
               {dateText(playedAt(take), 'weekday')}
             </Heading>
