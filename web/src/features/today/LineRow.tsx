@@ -1,13 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { familyById, phraseExercise, tellingPhrase, type Exercise } from '@inner-hum/core/exercise';
+import type { Exercise } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import type { SheetLine } from '@inner-hum/core/plan';
-import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { RibbonScore } from '../../ribbon/index.ts';
 import { lineAddress } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, ActionLink, exerciseName, familyName, signedNote } from '../../ui/index.ts';
+import { lineShape } from './lineShape.ts';
 import { reasonText } from './reasonText.ts';
 
 interface LineRowProps {
@@ -42,11 +42,7 @@ export function LineRow(props: LineRowProps) {
   const { line, own, outcome, place, horn, settings, isDone, isNext, isKept, onKeep, onNotToday } = props;
   const { t } = useTranslation();
   const { family: id, item, reason, seconds, key } = line;
-  const exercise = useMemo(() => {
-    const family = id && familyById(id);
-    const whole = own ?? (family ? family.build(horn, item?.choices) : null);
-    return whole && phraseExercise(whole, tellingPhrase(whole));
-  }, [id, item, own, horn]);
+  const exercise = lineShape(line, own, horn);
   const note = item?.choices.note;
   const plain = id ? familyName(id, t) : own ? exerciseName(own, t) : t(plainName(line));
   const name =
