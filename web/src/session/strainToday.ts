@@ -38,10 +38,11 @@ function measured(seconds: number, cap: number | null, kind: 'high' | 'loud', t:
 /** What was played high and loud today, of whoever plays now, against the player's limits; null while it is read. */
 export function useStrainToday(settings: SettingsRecord | undefined): StrainToday | null {
   const { t } = useTranslation();
-  const from = startOfToday().getTime();
+  const source = settings?.source;
+  // The day is asked for with every take that comes: practice may go on past midnight.
   const strain = useLiveQuery(
-    () => (settings ? strainSince(from, settings.source) : undefined),
-    [from, settings?.source],
+    () => (source ? strainSince(startOfToday().getTime(), source) : undefined),
+    [source],
   );
   if (!settings || !strain) return null;
   const { highMinutes, loudMinutes } = settings.caps;
