@@ -17,7 +17,7 @@ export function Component() {
   const settings = useLiveQuery(readSettings);
   const last = useLiveQuery(lastTakes);
   const family = familyById(familyId) ?? FAMILIES[0];
-  const horn = useMemo(() => settings && playersHorn(settings), [settings]);
+  const horn = settings && playersHorn(settings);
   const read = useMemo(() => {
     const options = horn && family.options(horn);
     if (!horn || !options) return null;

@@ -36,7 +36,7 @@ export function Component() {
   const deleted = useDeleted(own);
   const horn = settings && playersHorn(settings);
   const entries = useMemo(() => (horn && own ? shelfEntries(own, horn) : null), [own, horn]);
-  if (!settings || !entries || !own) return null;
+  if (!settings || !horn || !entries || !own) return null;
   async function bringIn(file: File) {
     setScore(null);
     if (/\.json$/i.test(file.name) || LIKE_JSON.test(await file.slice(0, HEAD_BYTES).text())) {
@@ -68,13 +68,11 @@ export function Component() {
       onFilter={(filter) => setSearch(shelfSearch(filter), { replace: true })}
       onStar={(key) => void toggleFavourite(key)}
       onNew={() =>
-        void addOwnExercise(newExercise(playersHorn(settings)), Date.now()).then((id) =>
-          navigate(`/shelf/own/${id}`),
-        )
+        void addOwnExercise(newExercise(horn), Date.now()).then((id) => navigate(`/shelf/own/${id}`))
       }
       score={score}
       scoreKey={scoreKey}
-      horn={playersHorn(settings)}
+      horn={horn}
       onKeepScore={(exercise, to) => void keepScore(exercise, to)}
       onLeaveScore={() => setScore(null)}
       onImport={(file) => void bringIn(file)}

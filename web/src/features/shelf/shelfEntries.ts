@@ -42,13 +42,12 @@ export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntr
 }
 
 /** What was made last: building and checking every family takes longer than drawing them. */
-let made: { horn: string; entries: ShelfEntry[] } | null = null;
+let made: { horn: Horn; entries: ShelfEntry[] } | null = null;
 
 function familyEntries(horn: Horn): ShelfEntry[] {
-  const key = JSON.stringify(horn);
-  if (made?.horn !== key)
+  if (made?.horn !== horn)
     made = {
-      horn: key,
+      horn,
       entries: FAMILIES.map((family): ShelfEntry => {
         const exercise = family.options(horn) ? family.build(horn) : null;
         return {

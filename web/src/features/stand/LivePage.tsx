@@ -143,15 +143,16 @@ export function LivePage(props: LivePageProps) {
       const beatNow = isSeen ? pulseBeat : null;
       placeCursor(phase === 'playing' && now > 0 && now < length + 0.3 * beat ? page.xAt(now) : null);
 
-      // The page itself is drawn when what it shows has changed: a few times a second, not with every frame of ink.
+      // The page itself is drawn when what it shows has changed, not with every frame of ink.
       const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
       const outlineFrom = Math.max(0, Math.floor(inked / OUTLINE_STEP_SECONDS) * OUTLINE_STEP_SECONDS);
-      const here = phase === 'playing' ? score.findIndex(({ endBeat }) => now < endBeat * beat) : -1;
+      const here =
+        phase === 'playing' && now >= 0 ? score.findIndex(({ endBeat }) => now < endBeat * beat) : -1;
       const lampFades = beatNow !== null && !(phase === 'playing' && beatNow >= leadBeats);
       const shows = JSON.stringify([
         outlineFrom,
         strays.length,
-        now >= 0 && here,
+        here,
         lampFades ? beatNow : beatNow && Math.floor(beatNow),
         // Words drawn before their faces had come are drawn again.
         document.fonts.status,
@@ -166,7 +167,7 @@ export function LivePage(props: LivePageProps) {
       if (score.length > 1) {
         const names = score.flatMap(({ item, startBeat }, i) => {
           const name = itemName(item, exercise, hornId, naming, t);
-          return name === null ? [] : [{ seconds: startBeat * beat, name, isNow: now >= 0 && i === here }];
+          return name === null ? [] : [{ seconds: startBeat * beat, name, isNow: i === here }];
         });
         paintNames(back, page, palette, names, NAME_FONT);
       }
