@@ -18,8 +18,8 @@ export default defineConfig({
   // Sound runs in real time: two journeys at once would disturb each other's clocks.
   workers: 1,
   preserveOutput: 'failures-only',
-  // A busy machine makes Chromium's fake microphone stumble: one more try tells that from a fault.
-  retries: 1,
+  // A busy machine makes Chromium's fake microphone stumble: more tries tell that from a fault.
+  retries: 2,
   timeout: 90_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: '../test-results/browser.json' }]],

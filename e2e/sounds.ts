@@ -104,14 +104,17 @@ export function playClimb() {
   });
 }
 
-/** What a microphone hears of the app's own flute drone on a written G4 of the alto, for 40 s, and of nobody playing. */
+/** What a microphone hears of the app's own flute drone on a written G4 of the alto, for 40 s, and of nobody playing. It gives nothing while it opens. */
 export function playDrone() {
   const hz = 440 * 2 ** ((67 - 9 - 69) / 12);
   const partials = [1, 0.16, 0.05];
-  return Float32Array.from({ length: 48000 * 40 }, (_, n) =>
-    partials.reduce(
-      (sum, level, k) => sum + 0.03 * level * Math.sin((2 * Math.PI * (k + 1) * hz * n) / 48000),
-      0,
-    ),
+  const opening = 48000 * 3;
+  return Float32Array.from(
+    { length: 48000 * 40 },
+    (_, n) =>
+      partials.reduce(
+        (sum, level, k) => sum + 0.03 * level * Math.sin((2 * Math.PI * (k + 1) * hz * n) / 48000),
+        0,
+      ) * Number(n >= opening),
   );
 }

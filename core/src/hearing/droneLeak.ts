@@ -2,16 +2,21 @@ import { dbFromPower, hannInto } from '../signal/index.ts';
 
 /** A leak this far over the room is heard beside the player. */
 const HARMLESS_DB = 6;
+/** An input that gives more exact zeros than this share is not open yet: even a quiet room moves the last bit. */
+const DEAD_SHARE = 0.1;
 
 /**
  * How loud a drone from the app's own loudspeaker is at the microphone, in dBFS: the power of its partials in a sound of
- * at least 0.2 s in which only the drone and the room are heard. `partialsHz` are the frequencies it is made of.
+ * at least 0.2 s in which only the drone and the room are heard. `partialsHz` are the frequencies it is made of. Null where
+ * the sound cannot tell, because the input gave none for a part of it.
  */
 export function droneLeakDb(
   samples: Float32Array,
   sampleRateHz: number,
   partialsHz: readonly number[],
-): number {
+): number | null {
+  const dead = samples.reduce((count, value) => count + Number(value === 0), 0);
+  if (dead > DEAD_SHARE * samples.length) return null;
   const window = new Float64Array(samples.length);
   hannInto(window, samples.length);
   const weight = window.reduce((sum, value) => sum + value, 0);

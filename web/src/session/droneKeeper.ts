@@ -9,6 +9,8 @@ import type { SessionSetup } from './setup.ts';
 const HEARD_MS = 1100;
 /** A tone of the player may have been in it: only what is heard twice is the drone. */
 const LOOKS = 2;
+/** So often an input that gives no sound may put off the answer; some are shut by a gate of their own while it is quiet. */
+const SILENT_LOOKS = 8;
 /** Where the room was never measured: softer than this harms no take. */
 const USUAL_ROOM_DB = -60;
 /** G4: an easy middle note, where nothing else is asked for. */
@@ -42,12 +44,15 @@ export function createDroneKeeper(
     timer = null;
   }
 
-  async function look(left: number, roomFloorDb: number) {
+  async function look(roomFloorDb: number, left = LOOKS, silentLeft = SILENT_LOOKS) {
     const leak = await client.remote.droneLeak([...drone.partialsHz]);
     if (drone.partialsHz.length === 0) return;
-    if (leak !== null && !droneSpoils(leak, roomFloorDb)) tell(null);
+    if (leak === null ? silentLeft <= 1 : !droneSpoils(leak, roomFloorDb)) tell(null);
     else if (leak !== null && left <= 1) tell(leak);
-    else timer = setTimeout(() => void look(leak === null ? left : left - 1, roomFloorDb), HEARD_MS);
+    else {
+      const next = leak === null ? ([left, silentLeft - 1] as const) : ([left - 1, silentLeft] as const);
+      timer = setTimeout(() => void look(roomFloorDb, ...next), HEARD_MS);
+    }
   }
 
   function stop() {
@@ -81,7 +86,7 @@ export function createDroneKeeper(
       }
       // Until it is known, nothing begins by its sound.
       tell(Infinity);
-      timer = setTimeout(() => void look(LOOKS, roomFloorDb ?? USUAL_ROOM_DB), HEARD_MS);
+      timer = setTimeout(() => void look(roomFloorDb ?? USUAL_ROOM_DB), HEARD_MS);
     },
   };
 }

@@ -84,7 +84,7 @@ export interface SessionWorker {
   noteClicks(times: number[]): void;
   /** Delay in seconds of each click found near its due time (audio clock) in what was just heard. */
   clickDelays(due: number[]): number[];
-  /** How loud a sounding drone of these partials is at the microphone, beside the room, in dBFS; null before half a second. */
+  /** How loud a sounding drone of these partials is at the microphone, beside the room, in dBFS; null while too little was heard. */
   droneLeak(partialsHz: number[]): number | null;
   keepLastMinute(request: FreeRequest): Promise<string | null>;
   recover(takeId: string): Promise<void>;
