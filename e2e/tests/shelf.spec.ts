@@ -24,6 +24,15 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   const star = row.getByRole('button', { name: /at hand/ });
   await star.click();
   await expect(star).toHaveAttribute('aria-pressed', 'true');
+  // Help stays open while the Shelf is searched, and when the page is opened again.
+  await page.getByRole('button', { name: 'Help', exact: true }).click();
+  await page.getByLabel('Good for').selectOption('');
+  await page.reload();
+  await expect(page).toHaveURL(/words=in\+turn#help$/);
+  await page.getByRole('note').click();
+  await page.getByRole('button', { name: 'Help', exact: true }).press('Escape');
+  await expect(page.getByRole('note')).toHaveCount(0);
+  await expect(page).toHaveURL(/words=in\+turn$/);
   await page.goto('/shelf?shown=favourites');
   await row.getByRole('link', { name: 'Alternating swells', exact: true }).click();
   await page.getByRole('group', { name: 'Tempo' }).getByRole('button', { name: /more/ }).click();

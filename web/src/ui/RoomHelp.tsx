@@ -1,5 +1,6 @@
-import { lazy, Suspense, useId, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useId, useRef, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useLocation, useNavigate } from 'react-router';
 import { wordsOf } from '../words/index.ts';
 import { ActionButton } from './ActionButton.tsx';
 import type { HelpTopic } from './helpTopics.ts';
@@ -9,23 +10,28 @@ const HelpPanel = lazy(async () => {
   return panel;
 });
 
+const OPEN = '#help';
+
 interface RoomHelpProps {
   topic: HelpTopic;
   /** What stands above the panel, given the button that opens it. */
   children: (button: ReactNode) => ReactNode;
 }
 
-/** A button that tells how the room is used, and the panel it opens; escape closes it. */
+/** A button that tells how the room is used, and the panel it opens; escape closes it. The address says that it is open. */
 export function RoomHelp({ topic, children }: RoomHelpProps) {
   const { t } = useTranslation();
-  const [open, setOpen] = useState(false);
+  const { search, hash, state } = useLocation() as { search: string; hash: string; state: unknown };
+  const navigate = useNavigate();
+  const open = hash === OPEN;
+  const show = (next: boolean) => void navigate({ search, hash: next ? OPEN : '' }, { replace: true, state });
   const panelId = useId();
   const button = useRef<HTMLButtonElement>(null);
   return (
     <div
       onKeyDown={(event) => {
         if (event.key !== 'Escape' || !open) return;
-        setOpen(false);
+        show(false);
         button.current?.focus();
       }}
     >
@@ -35,7 +41,7 @@ export function RoomHelp({ topic, children }: RoomHelpProps) {
           look="plain"
           aria-expanded={open}
           aria-controls={open ? panelId : undefined}
-          onClick={() => setOpen(!open)}
+          onClick={() => show(!open)}
         >
           {t('rooms.help')}
         </ActionButton>,

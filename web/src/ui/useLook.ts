@@ -16,7 +16,7 @@ export function useLook<L>(read: (search: URLSearchParams) => L, write: (look: L
   const change = (part: LookChange<L>, options: NavigateOptions = { replace: true }) => {
     const standing = read(standingSearch());
     const changed = typeof part === 'function' ? part(standing) : part;
-    void navigate({ search: write({ ...standing, ...changed }) }, options);
+    void navigate({ search: write({ ...standing, ...changed }), hash: window.location.hash }, options);
   };
   return [read(search), change] as const;
 }

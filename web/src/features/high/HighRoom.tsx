@@ -1,9 +1,8 @@
 import { chartToCsv, chartToJson } from '@inner-hum/core/formats';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { playersHorn, useStrainToday } from '../../session/index.ts';
 import { decideOn } from '../../storage/index.ts';
-import { downloadFile } from '../../ui/index.ts';
+import { downloadFile, useSearch } from '../../ui/index.ts';
 import { highSearch, readHighLook } from './highAddress.ts';
 import { HighView } from './HighView.tsx';
 import { useHighChart } from './useHighChart.ts';
@@ -12,7 +11,7 @@ const TYPES = { csv: 'text/csv', json: 'application/json' };
 
 /** The player's own altissimo, fingering by fingering, as the tries have it. */
 export function Component() {
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const chart = useHighChart();
   const strain = useStrainToday(chart?.settings);
   const [takenOff, setTakenOff] = useState<{ note: number; word: string } | null>(null);
@@ -22,7 +21,7 @@ export function Component() {
   const { writtenMidi } = look.note;
   const decide = (word: string, change: Parameters<typeof decideOn>[1]) =>
     decideOn({ mouthpieceId: mouthpiece.id, writtenMidi, fingering: word }, change, Date.now());
-  const go = (note: number, word: string) => setSearch(highSearch(note, word), { replace: true });
+  const go = (note: number, word: string) => ask(highSearch(note, word));
   return (
     <HighView
       chart={chart}

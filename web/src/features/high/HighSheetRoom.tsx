@@ -1,9 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useSearchParams } from 'react-router';
 import { pageOfElement } from '../../listing/index.ts';
-import { ActionButton, ActionLink, downloadFile, PrintedPage, readPaper } from '../../ui/index.ts';
+import { ActionButton, ActionLink, downloadFile, PrintedPage, readPaper, useSearch } from '../../ui/index.ts';
 import { HighSheetView } from './HighSheetView.tsx';
 import { useHighChart } from './useHighChart.ts';
 
@@ -13,7 +12,7 @@ const PAPER = 'white';
 /** The chart of high notes on one page. */
 export function Component() {
   const { t, i18n } = useTranslation();
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const chart = useHighChart();
   const sheet = useRef<HTMLDivElement | null>(null);
   if (!chart) return null;
@@ -28,7 +27,7 @@ export function Component() {
       title={t('high.title')}
       aside={[t(`horn.${settings.hornId}`), mouthpiece.name || t('high.noMouthpiece')].join(' · ')}
       paper={readPaper(search)}
-      onPaper={(paper) => setSearch({ paper }, { replace: true })}
+      onPaper={(paper) => ask({ paper })}
       back={
         <>
           <ActionButton look="plain" onClick={savePage}>

@@ -2,10 +2,10 @@ import { MAJOR_KEYS, type MajorKey } from '@inner-hum/core/exercise';
 import { ROUTE_MODES, type RouteMode } from '@inner-hum/core/horn';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { playersHorn } from '../../session/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
-import { exerciseName, signedKey, standingSearch } from '../../ui/index.ts';
+import { exerciseName, signedKey, standingSearch, useSearch } from '../../ui/index.ts';
 import { routedLine } from './routedLine.ts';
 import { RoutesView } from './RoutesView.tsx';
 import { useRungTries } from './useRungTries.ts';
@@ -14,7 +14,7 @@ import { useRungTries } from './useRungTries.ts';
 export function Component() {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const settings = useLiveQuery(readSettings);
   const own = useLiveQuery(listOwnExercises);
   const tries = useRungTries(settings);
@@ -28,7 +28,7 @@ export function Component() {
   const set = (change: Record<string, string>) => {
     const next = new URLSearchParams({ ...Object.fromEntries(standingSearch()), ...change });
     for (const [name, value] of [...next]) if (value === '') next.delete(name);
-    setSearch(next, { replace: true });
+    ask(next);
   };
   const keep = (to: (id: string) => string) => {
     if (!routed) return;

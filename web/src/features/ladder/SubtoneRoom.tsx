@@ -1,15 +1,15 @@
 import { subtoneTries } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { playersHorn } from '../../session/index.ts';
 import { changeSettings, judgedOn, readSettings } from '../../storage/index.ts';
+import { useSearch } from '../../ui/index.ts';
 import { benchNotes } from './subtoneBench.ts';
 import { SubtoneView } from './SubtoneView.tsx';
 
 /** The subtone bench: every subtone that was asked for against the full tone of its note. */
 export function Component() {
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const settings = useLiveQuery(readSettings);
   const takes = useLiveQuery(
     () => (settings ? judgedOn(settings.hornId, settings.source) : undefined),
@@ -38,7 +38,7 @@ export function Component() {
       looked={looked}
       tries={tries}
       settings={settings}
-      onNote={(note) => setSearch({ note: String(note) }, { replace: true })}
+      onNote={(note) => ask({ note: String(note) })}
       onWindow={(subtoneWindow) => void changeSettings({ subtoneWindow })}
     />
   );

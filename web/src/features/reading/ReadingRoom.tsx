@@ -1,9 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { readSettings } from '../../storage/index.ts';
-import { useFreeKeys } from '../../ui/index.ts';
+import { useFreeKeys, useSearch } from '../../ui/index.ts';
 import { LESSONS, readLesson, type Lesson } from './lessons.ts';
 import { ReadingView } from './ReadingView.tsx';
 import { useLessonSound } from './useLessonSound.ts';
@@ -12,14 +12,14 @@ import { useLessonSound } from './useLessonSound.ts';
 export function Component() {
   const settings = useLiveQuery(readSettings);
   const navigate = useNavigate();
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const lesson = readLesson(search);
   const { hornId, a4Hz } = settings ?? { hornId: 'alto' as const, a4Hz: 440 };
   const sound = useLessonSound(lesson, hornId, a4Hz);
   const [seen, setSeen] = useState<readonly Lesson[]>([]);
   const next = LESSONS[LESSONS.indexOf(lesson) + 1] ?? null;
 
-  const show = (word: Lesson) => setSearch({ word }, { replace: true });
+  const show = (word: Lesson) => ask({ word });
   const play = () => {
     setSeen((before) => (before.includes(lesson) ? before : [...before, lesson]));
     void sound.play();

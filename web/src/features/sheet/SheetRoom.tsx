@@ -1,15 +1,14 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { playersHorn } from '../../session/index.ts';
 import { listOwnExercises, readSettings } from '../../storage/index.ts';
-import { readPaper } from '../../ui/index.ts';
+import { readPaper, useSearch } from '../../ui/index.ts';
 import { readSheet } from './readSheet.ts';
 import { SheetView } from './SheetView.tsx';
 
 /** Exercises on paper. What is printed is in the address. */
 export function Component() {
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const settings = useLiveQuery(readSettings);
   const own = useLiveQuery(listOwnExercises);
   const pieces = useMemo(
@@ -25,7 +24,7 @@ export function Component() {
       onPaper={(paper) => {
         const next = new URLSearchParams(search);
         next.set('paper', paper);
-        setSearch(next, { replace: true });
+        ask(next);
       }}
     />
   );

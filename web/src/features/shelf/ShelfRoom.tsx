@@ -2,7 +2,7 @@ import { newExercise, type Exercise } from '@inner-hum/core/exercise';
 import type { ReadScore } from '@inner-hum/core/scores';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { playersHorn, saveExercises } from '../../session/index.ts';
 import {
   addOwnExercise,
@@ -13,6 +13,7 @@ import {
   undoDeleteOwnExercise,
 } from '../../storage/index.ts';
 import { storeroom } from '../../workers/index.ts';
+import { useSearch } from '../../ui/index.ts';
 import { importExercises, type ImportAnswer } from './importExercises.ts';
 import { shelfEntries } from './shelfEntries.ts';
 import { readShelfFilter, shelfSearch } from './shelfFilter.ts';
@@ -26,7 +27,7 @@ const HEAD_BYTES = 64;
 /** What is there to practise with: every family, ready for this horn and range, and the player's own. */
 export function Component() {
   const navigate = useNavigate();
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const settings = useLiveQuery(readSettings);
   const own = useLiveQuery(listOwnExercises);
   const last = useLiveQuery(lastTakes);
@@ -65,7 +66,7 @@ export function Component() {
       answer={answer}
       deletedName={deleted.name}
       hasOwn={own.length > 0}
-      onFilter={(filter) => setSearch(shelfSearch(filter), { replace: true })}
+      onFilter={(filter) => ask(shelfSearch(filter))}
       onStar={(key) => void toggleFavourite(key)}
       onNew={() =>
         void addOwnExercise(newExercise(horn), Date.now()).then((id) => navigate(`/shelf/own/${id}`))

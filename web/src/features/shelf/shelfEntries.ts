@@ -41,25 +41,17 @@ export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntr
   ];
 }
 
-/** What was made last: building and checking every family takes longer than drawing them. */
-let made: { horn: Horn; entries: ShelfEntry[] } | null = null;
-
 function familyEntries(horn: Horn): ShelfEntry[] {
-  if (made?.horn !== horn)
-    made = {
-      horn,
-      entries: FAMILIES.map((family): ShelfEntry => {
-        const exercise = family.options(horn) ? family.build(horn) : null;
-        return {
-          key: family.id,
-          familyId: family.id,
-          purposes: family.purposes,
-          written: exercise && { exercise, extent: extentOf(exercise) },
-          shift: exercise ? readShift(exercise, horn.id) : 0,
-          openAddress: `/shelf/family/${family.id}`,
-          playAddress: drillAddress(family, horn, {}),
-        };
-      }),
+  return FAMILIES.map((family) => {
+    const exercise = family.options(horn) ? family.build(horn) : null;
+    return {
+      key: family.id,
+      familyId: family.id,
+      purposes: family.purposes,
+      written: exercise && { exercise, extent: extentOf(exercise) },
+      shift: exercise ? readShift(exercise, horn.id) : 0,
+      openAddress: `/shelf/family/${family.id}`,
+      playAddress: drillAddress(family, horn, {}),
     };
-  return made.entries;
+  });
 }

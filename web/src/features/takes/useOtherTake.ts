@@ -1,6 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import {
   newestTakes,
   readTake,
@@ -10,6 +9,7 @@ import {
   type TakeRecord,
 } from '../../storage/index.ts';
 import { drawTake, type TakeDrawing } from '../../listing/index.ts';
+import { useSearch } from '../../ui/index.ts';
 
 export interface OtherTake {
   take: TakeRecord;
@@ -35,7 +35,7 @@ async function takesBeside(take: TakeRecord, wanted: string): Promise<TakeRecord
 
 /** Takes that can be laid over `take`, and the one the address asks for. */
 export function useOtherTake(take: TakeRecord) {
-  const [search, setSearch] = useSearchParams();
+  const [search, ask] = useSearch();
   const wanted = search.get('over') ?? '';
   const takes = useLiveQuery(() => takesBeside(take, wanted), [take, wanted]);
   const others = useMemo(
@@ -59,6 +59,6 @@ export function useOtherTake(take: TakeRecord) {
         : null,
     [chosen, frames],
   );
-  const choose = (id: string) => setSearch(id ? { over: id } : {}, { replace: true });
+  const choose = (id: string) => ask(id ? { over: id } : {});
   return { others, other, otherId: chosenId, choose };
 }

@@ -19,7 +19,10 @@ export function useTakeFilter() {
   useEffect(() => arrive(), [key]);
   const change = (next: TakeFilter) => {
     setFilter(next);
-    void navigate({ search: filterSearch(next) }, { replace: true, state: { ...state, typed: true } });
+    void navigate(
+      { search: filterSearch(next), hash: window.location.hash },
+      { replace: true, state: { ...state, typed: true } },
+    );
   };
   return { filter, change, deletedId: state?.deletedId ?? '' };
 }
