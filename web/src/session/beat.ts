@@ -1,64 +1,60 @@
 import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 import type { AudioDesk, Metronome } from '../audio/index.ts';
 import type { SettingsRecord } from '../storage/index.ts';
+import type { SessionSetup } from './setup.ts';
 
-type Click = SettingsRecord['click'];
-type Metre = Pick<SettingsRecord, 'beatsPerBar' | 'subdivision' | 'accent' | 'silentBars' | 'felt'>;
+type WithBeat = Pick<SessionSetup, 'settings'>;
 
-/** What beats: the exercise, or the free desk at a tempo of its own. */
-export interface BeatSource {
-  exercise: Exercise | null;
-  click: Click;
-  tempoBpm: number;
-  metre: Metre;
-}
-
-/** The metronome as the session uses it. */
+/** The metronome as the set-up has it. What beats is the exercise, or without one the free desk at a tempo of its own. */
 export interface Beat {
   /** Starts at `zeroSeconds` of the audio clock. */
-  start(source: BeatSource, zeroSeconds: number): void;
-  setClick(source: BeatSource): void;
+  start(setup: WithBeat, exercise: Exercise | null, zeroSeconds: number): void;
+  setClick(setup: WithBeat, exercise: Exercise | null): void;
   /** Goes on with other clicks on the same beats. */
-  setMetre(source: BeatSource): void;
+  setMetre(setup: WithBeat, exercise: Exercise | null): void;
   /** Changes the tempo of the free desk while it beats. */
-  setTempo(source: BeatSource): void;
+  setTempo(setup: WithBeat, exercise: Exercise | null): void;
 }
 
-const isHeard = (click: Click) => click === 'heard' || click === 'both';
+const isHeard = (click: SettingsRecord['click']) => click === 'heard' || click === 'both';
+
+const metreOf = (settings: SettingsRecord, exercise: Exercise | null) => ({
+  beatsPerBar: exercise?.beatsPerBar ?? settings.beatsPerBar,
+  subdivision: settings.subdivision,
+  accent: settings.accent,
+  silentBars: settings.silentBars,
+});
 
 export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
-  function start({ exercise, click, tempoBpm, metre }: BeatSource, zeroSeconds: number) {
-    metronome.setHeard(isHeard(click));
-    metronome.setFelt(metre.felt && click !== 'off');
+  const start: Beat['start'] = ({ settings }, exercise, zeroSeconds) => {
+    metronome.setHeard(isHeard(settings.click));
+    metronome.setFelt(settings.felt && settings.click !== 'off');
     metronome.start({
       zeroSeconds,
-      secondsPerBeat: exercise ? secondsPerBeat(exercise) : 60 / tempoBpm,
-      beatsPerBar: exercise?.beatsPerBar ?? metre.beatsPerBar,
-      subdivision: metre.subdivision,
-      accent: metre.accent,
-      silentBars: metre.silentBars,
+      secondsPerBeat: exercise ? secondsPerBeat(exercise) : 60 / settings.tempoBpm,
+      ...metreOf(settings, exercise),
     });
-  }
+  };
   return {
     start,
-    setClick(source) {
-      metronome.setHeard(isHeard(source.click));
-      if (source.click === 'off') metronome.stop();
-      else if (!metronome.pulse) start(source, desk.now() + 0.05);
+    setClick(setup, exercise) {
+      const { click } = setup.settings;
+      metronome.setHeard(isHeard(click));
+      if (click === 'off') metronome.stop();
+      else if (!metronome.pulse) start(setup, exercise, desk.now() + 0.05);
     },
-    setMetre({ exercise, metre: { beatsPerBar, subdivision, accent, silentBars, felt } }) {
-      metronome.setFelt(felt);
+    setMetre({ settings }, exercise) {
+      metronome.setFelt(settings.felt);
       const { pulse } = metronome;
-      const bar = exercise?.beatsPerBar ?? beatsPerBar;
-      if (pulse) metronome.start({ ...pulse, beatsPerBar: bar, subdivision, accent, silentBars });
+      if (pulse) metronome.start({ ...pulse, ...metreOf(settings, exercise) });
     },
-    setTempo(source) {
+    setTempo(setup, exercise) {
       const { pulse } = metronome;
-      if (!pulse || source.exercise) return;
+      if (!pulse || exercise) return;
       // The next beat stays where it is; the ones after it come at the new distance.
       const passed = Math.ceil((desk.now() - pulse.zeroSeconds) / pulse.secondsPerBeat);
       const next = pulse.zeroSeconds + passed * pulse.secondsPerBeat;
-      start(source, next - passed * (60 / source.tempoBpm));
+      start(setup, null, next - passed * (60 / setup.settings.tempoBpm));
     },
   };
 }

@@ -1,12 +1,11 @@
-import type { Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import type { Dispatch } from '@reduxjs/toolkit';
 import { createAudioDesk, createDrone, createMetronome } from '../audio/index.ts';
 import { gearOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
 import type { SessionClient } from '../workers/index.ts';
-import type { SessionSetup } from './setup.ts';
+import { changedWhileArmed, type SessionSetup } from './setup.ts';
 import { minuteKept, phaseChanged, troubleCame, troublesWent, type TroubleCode } from './sessionSlice.ts';
-import { createBeat, type BeatSource } from './beat.ts';
+import { createBeat } from './beat.ts';
 import { createDroneKeeper } from './droneKeeper.ts';
 import { createLiveInput } from './liveInput.ts';
 import { createRecovery } from './recovery.ts';
@@ -60,7 +59,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       // Playing to start: the beat joins the player. What is heard now left the speaker a round trip ago.
       const phrase = round.phrase();
       if (setup && phrase?.start === 'playToStart')
-        startPulse(setup, phrase, beatZeroSeconds - (setup.roundTripSeconds ?? 0));
+        beat.start(setup, phrase, beatZeroSeconds - (setup.roundTripSeconds ?? 0));
     },
     onOver(ended) {
       desk.stopStandIn();
@@ -95,15 +94,6 @@ export function createSessionController(config: SessionConfig): SessionControlle
   });
 
   const beat = createBeat(metronome, desk);
-  const beatSource = ({ settings }: SessionSetup, exercise: Exercise | null): BeatSource => ({
-    exercise,
-    click: settings.click,
-    tempoBpm: settings.tempoBpm,
-    metre: settings,
-  });
-  function startPulse(next: SessionSetup, exercise: Exercise | null, zeroSeconds: number) {
-    beat.start(beatSource(next, exercise), zeroSeconds);
-  }
   const drone = createDrone(desk.output);
   const droneKeeper = createDroneKeeper(drone, client, (leakDb) => {
     if (leakDb !== null && leakDb < Infinity) trouble('droneHeard');
@@ -118,7 +108,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
     dispatch,
     sampleRateHz: () => input.sampleRateHz,
     droneLeakDb: () => droneKeeper.leakDb,
-    startPulse,
+    beat,
   });
   const round = createRoundRunner({
     takes,
@@ -175,7 +165,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       await client.remote.disarm();
       live.beatZeroSeconds = null;
       dispatch(phaseChanged('free'));
-      if (next.settings.click !== 'off') startPulse(next, null, desk.now() + 0.1);
+      if (next.settings.click !== 'off') beat.start(next, null, desk.now() + 0.1);
       droneKeeper.update(next, null);
       if (next.settings.source !== 'standIn') return;
       const samples = await client.remote.renderFreePlaying({
@@ -203,24 +193,16 @@ export function createSessionController(config: SessionConfig): SessionControlle
       droneKeeper.update(next, round.exercise);
     },
     adjust(next) {
-      const before = setup;
-      if (!before) return;
-      const { eyes, drone: wanted, beatsPerBar, subdivision, accent, silentBars, felt } = next.settings;
-      const settings = {
-        ...before.settings,
-        eyes,
-        drone: wanted,
-        beatsPerBar,
-        subdivision,
-        accent,
-        felt,
-        silentBars,
-      };
-      setup = { ...before, scale: next.scale, settings };
-      beat.setMetre(beatSource(setup, round.phrase()));
+      if (!setup) return;
+      setup = changedWhileArmed(setup, next);
+      beat.setMetre(setup, round.phrase());
       droneKeeper.update(setup, round.exercise);
       if (round.exercise)
-        void client.remote.adjust({ eyes, scale: next.scale, droneLeakDb: droneKeeper.leakDb });
+        void client.remote.adjust({
+          eyes: setup.settings.eyes,
+          scale: setup.scale,
+          droneLeakDb: droneKeeper.leakDb,
+        });
     },
     async begin() {
       if (!setup || !round.exercise) return;
@@ -260,12 +242,12 @@ export function createSessionController(config: SessionConfig): SessionControlle
     setClick(click) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, click } };
-      beat.setClick(beatSource(setup, round.phrase()));
+      beat.setClick(setup, round.phrase());
     },
     setTempo(tempoBpm) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, tempoBpm } };
-      beat.setTempo(beatSource(setup, round.phrase()));
+      beat.setTempo(setup, round.phrase());
     },
   };
   return controller;

@@ -25,6 +25,13 @@ export interface SessionSetup {
   calibrated: boolean;
 }
 
+/** A set-up with what may become another while an exercise stands ready: eyes, beat, drone and the scale. */
+export function changedWhileArmed(standing: SessionSetup, next: SessionSetup): SessionSetup {
+  const { eyes, drone, beatsPerBar, subdivision, accent, felt, silentBars } = next.settings;
+  const changed = { eyes, drone, beatsPerBar, subdivision, accent, felt, silentBars };
+  return { ...standing, scale: next.scale, settings: { ...standing.settings, ...changed } };
+}
+
 /**
  * The set-up as stored now; null while it is being read. The stand-in plays on a scale of its own. `source`: who plays this
  * time, whatever is stored.

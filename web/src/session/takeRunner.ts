@@ -5,6 +5,7 @@ import type { Dispatch } from '@reduxjs/toolkit';
 import type { AudioDesk, Drone, Metronome } from '../audio/index.ts';
 import { gearOf } from '../storage/index.ts';
 import type { SessionClient, StandInRequest } from '../workers/index.ts';
+import type { Beat } from './beat.ts';
 import type { SessionSetup } from './setup.ts';
 import { phaseChanged, troublesWent } from './sessionSlice.ts';
 import { SOUND_TROUBLES } from './troubleGroups.ts';
@@ -27,11 +28,11 @@ interface TakeRunnerConfig {
   client: SessionClient;
   desk: AudioDesk;
   metronome: Metronome;
+  beat: Beat;
   drone: Drone;
   dispatch: Dispatch;
   sampleRateHz(): number;
   droneLeakDb(): number | null;
-  startPulse(setup: SessionSetup, exercise: Exercise, zeroSeconds: number): void;
 }
 
 /** Makes one take ready and begins it: by the note, or by a counted bar. */
@@ -65,7 +66,7 @@ function habitsOf(
 }
 
 export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
-  const { client, desk, metronome, drone, dispatch } = config;
+  const { client, desk, metronome, beat, drone, dispatch } = config;
   let wanted: WantedTake | null = null;
   let sound: Promise<Float32Array<ArrayBuffer>> | null = null;
   let seed = 1;
@@ -84,10 +85,14 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
 
   /** Reference tones of a counted take, on its beats. */
   function refer({ settings: { hornId, a4Hz } }: SessionSetup, exercise: Exercise, zero: number) {
-    const beat = secondsPerBeat(exercise);
+    const beatSeconds = secondsPerBeat(exercise);
     for (const { item, startBeat, endBeat } of scoreOf(exercise))
       if (item.kind === 'hear')
-        drone.refer(pitchTarget(item, hornId, a4Hz).targetHz, zero + startBeat * beat, zero + endBeat * beat);
+        drone.refer(
+          pitchTarget(item, hornId, a4Hz).targetHz,
+          zero + startBeat * beatSeconds,
+          zero + endBeat * beatSeconds,
+        );
   }
 
   return {
@@ -117,7 +122,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
         droneLeakDb: config.droneLeakDb(),
       });
       if (exercise.start === 'playToStart' && click !== 'off' && !metronome.pulse)
-        config.startPulse(setup, exercise, desk.now() + 0.1);
+        beat.start(setup, exercise, desk.now() + 0.1);
     },
     prepare,
     async begin(setup, zeroSeconds) {
@@ -131,7 +136,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
       if (wanted !== take) return;
       if (exercise.start === 'playToStart') {
         dispatch(phaseChanged('armed'));
-        if (setup.settings.click !== 'off') config.startPulse(setup, exercise, desk.now() + 0.1);
+        if (setup.settings.click !== 'off') beat.start(setup, exercise, desk.now() + 0.1);
         if (samples) desk.playStandIn(samples, config.sampleRateHz(), desk.now(), false);
         return;
       }
@@ -142,7 +147,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
       // A bar that can no longer be counted in time is counted one bar later.
       const late = Math.max(0, Math.ceil((soonest - (zeroSeconds ?? soonest) - 1e-6) / countSeconds));
       const beatZero = (zeroSeconds ?? soonest) + late * countSeconds;
-      config.startPulse(setup, exercise, beatZero - countSeconds);
+      beat.start(setup, exercise, beatZero - countSeconds);
       dispatch(phaseChanged('counting'));
       await client.remote.beginAt(beatZero, TAKE_LEAD_BEATS * beatSeconds);
       if (wanted !== take) return;
