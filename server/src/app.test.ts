@@ -1,5 +1,5 @@
 import { once } from 'node:events';
-import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { request, type IncomingHttpHeaders, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -10,9 +10,10 @@ import { choosePort } from './choosePort.ts';
 
 let server: Server;
 let port: number;
+let distDir: string;
 
 beforeAll(async () => {
-  const distDir = mkdtempSync(join(tmpdir(), 'inner-hum-'));
+  distDir = mkdtempSync(join(tmpdir(), 'inner-hum-'));
   mkdirSync(join(distDir, 'assets'));
   writeFileSync(join(distDir, 'assets', 'a-123.js'), 'export {};');
   writeFileSync(
@@ -47,6 +48,15 @@ function get(
       .end();
   });
 }
+
+it('serves the page of the newest build, and the last one while it is being built', async () => {
+  const built = readFileSync(join(distDir, 'index.html'), 'utf8');
+  rmSync(join(distDir, 'index.html'));
+  expect((await get('/today')).body).toContain('content="demo"');
+  writeFileSync(join(distDir, 'index.html'), `${built}<script src="/assets/b-456.js"></script>`);
+  expect((await get('/today')).body).toContain('b-456.js');
+  writeFileSync(join(distDir, 'index.html'), built);
+});
 
 it('serves the app at every address with a fresh nonce and a strict policy', async () => {
   const [first, second] = [await get('/'), await get('/takes/abc?x=1')];

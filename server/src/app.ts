@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express, type Response } from 'express';
 import { CERTIFICATE_PATH } from './lanWords.ts';
@@ -71,7 +71,9 @@ function setStrictHeaders(response: Response, nonce: string): void {
  * the first one.
  */
 export function createApp({ distDir, origins, demo, authority }: ServerConfig): Express {
-  const page = readFileSync(join(distDir, 'index.html'), 'utf8').replace('__MODE__', demo ? 'demo' : 'own');
+  const readPage = () =>
+    readFileSync(join(distDir, 'index.html'), 'utf8').replace('__MODE__', demo ? 'demo' : 'own');
+  let page = readPage();
   const hosts = origins.map((origin) => new URL(origin).hostname);
   const app = express();
   app.disable('x-powered-by');
@@ -102,6 +104,8 @@ export function createApp({ distDir, origins, demo, authority }: ServerConfig): 
       response.status(404).type('text').send('Not found.');
       return;
     }
+    // The app may have been built anew since: the page names its newest files. While it is being built the old one stands.
+    if (existsSync(join(distDir, 'index.html'))) page = readPage();
     const nonce = randomBytes(16).toString('base64');
     setStrictHeaders(response, nonce);
     response.set('Cache-Control', 'no-store').type('html').send(page.replaceAll('__CSP_NONCE__', nonce));

@@ -13,7 +13,7 @@ import {
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
 import { dateText } from '../../words/index.ts';
 import { markName } from './markText.ts';
-import { measureText } from '../../ui/index.ts';
+import { measureText, useNarrow } from '../../ui/index.ts';
 import type { MarkedChange } from './useTrend.ts';
 
 interface TrendChartProps {
@@ -26,6 +26,9 @@ interface TrendChartProps {
 const HEIGHT = 340;
 const LEAST_DOT = 3;
 const MOST_DOT = 8;
+/** Names of changes stand over each other, so that neighbours do not run into one another. */
+const NAME_ROWS = { wide: 2, narrow: 4 };
+const NAME_PX = 16;
 
 /** A dot a day, the bigger the more notes it rests on; changes as lines, with the mean of the days beside them. Loaded when it is shown. */
 export default function TrendChart({ points, changes, measure, label }: TrendChartProps) {
@@ -36,13 +39,14 @@ export default function TrendChart({ points, changes, measure, label }: TrendCha
   const times = points.map(({ at }) => at);
   const [first, last] = [Math.min(...times), Math.max(...times)];
   const shown = changes.filter(({ mark }) => mark.at >= first && mark.at <= last);
+  const rows = Math.min(shown.length, NAME_ROWS[useNarrow() ? 'narrow' : 'wide']);
   return (
     <Box role="img" aria-label={label} h={`${HEIGHT}px`}>
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart
           accessibilityLayer={false}
           data={[...points]}
-          margin={{ top: 44, right: 20, bottom: 20, left: 0 }}
+          margin={{ top: 12 + NAME_PX * rows, right: 20, bottom: 20, left: 0 }}
         >
           <CartesianGrid stroke={palette.line} strokeDasharray="2 5" vertical={false} />
           <XAxis
@@ -73,7 +77,7 @@ export default function TrendChart({ points, changes, measure, label }: TrendCha
               label={{
                 value: markName(mark, t),
                 position: 'top',
-                offset: i % 2 === 0 ? 6 : 22,
+                offset: 6 + NAME_PX * (i % rows),
                 fill: palette.ink,
                 fontSize: 13,
                 fontFamily: LABEL_FAMILY,

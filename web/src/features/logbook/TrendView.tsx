@@ -4,6 +4,7 @@ import { TREND_MEASURES, ZONES } from '@inner-hum/core/practice';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  ActionLink,
   type LookChange,
   Choice,
   familyName,
@@ -88,7 +89,14 @@ export function TrendView({ look, trend, onChange }: TrendViewProps) {
         )}
       </Flex>
       {points.length === 0 ? (
-        <Box maxW="prose">{t('trend.nothing')}</Box>
+        <Box maxW="prose">
+          <Box mb="5">{t(notes.length === 0 ? 'trend.notPlayed' : 'trend.nothing')}</Box>
+          {notes.length === 0 && (
+            <ActionLink look="main" to="/today">
+              {t('logbook.toToday')}
+            </ActionLink>
+          )}
+        </Box>
       ) : (
         <Suspense fallback={<Box minH="chart" />}>
           <TrendChart

@@ -33,7 +33,7 @@ export function FindingsView({ data, onDismiss, onTakeUp }: FindingsViewProps) {
       <Box color="muted" maxW="prose" mb="4">
         {t('suspect.noDiagnosis')}
       </Box>
-      {findings.length === 0 && <Box>{t('suspect.none')}</Box>}
+      {findings.length === 0 && <Box>{t(data.days.length === 0 ? 'advise.tooLittle' : 'suspect.none')}</Box>}
       <Box as="ul">
         {sorted.map((finding) => {
           const aside = isPutAside(finding);

@@ -11,6 +11,7 @@ import { MapPicture } from './MapPicture.tsx';
 import { MapRows } from './MapRows.tsx';
 import { mapScale } from './mapScale.ts';
 import { MapTable } from './MapTable.tsx';
+import { RunLines } from './RunLines.tsx';
 import { SaveMap } from './SaveMap.tsx';
 import { NotePanel } from './NotePanel.tsx';
 import type { HornMap } from './useHornMap.ts';
@@ -39,13 +40,15 @@ export function MapView(props: MapViewProps) {
   const lowest = map.notes[0].writtenMidi;
   const highest = map.notes[map.notes.length - 1].writtenMidi;
   const scale = mapScale(lowest, highest, width, LABELS_PX);
-  const takes = data.days.length;
+  const days = data.days.length;
+  // Nothing to say of it yet but how it is filled.
+  const isNew = days === 0 && data.moves.length === 0;
   return (
     <Box maxW="wide">
       <RoomHeading
         help="map"
         title={t('map.title')}
-        aside={[t(`horn.${horn.id}`), ...(takes > 0 ? [t('map.days', { count: takes })] : [])].join(' · ')}
+        aside={[t(`horn.${horn.id}`), ...(days > 0 ? [t('map.days', { count: days })] : [])].join(' · ')}
         end={
           <Flex gap="5" wrap="wrap" alignItems="flex-end">
             <Choice
@@ -83,9 +86,14 @@ export function MapView(props: MapViewProps) {
           </Flex>
         }
       />
-      {takes === 0 && (
+      {days === 0 && (
         <Box maxW="prose" mb="4">
           {t('map.empty')}
+        </Box>
+      )}
+      {isNew && (
+        <Box mb="5">
+          <RunLines data={data} shift={shift} />
         </Box>
       )}
       {narrow && (
@@ -140,7 +148,7 @@ export function MapView(props: MapViewProps) {
           onClose={() => onLook({ note: null })}
         />
       ) : (
-        <MapColumns data={data} shift={shift} onLook={(note) => onLook({ note })} />
+        !isNew && <MapColumns data={data} shift={shift} onLook={(note) => onLook({ note })} />
       )}
       <MapTable data={data} shift={shift} soft={soft} loud={loud} />
       <SaveMap data={data} soft={soft} loud={loud} picture={picture} />
