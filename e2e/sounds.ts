@@ -15,7 +15,7 @@ export const SOUNDS = {
 };
 
 /** Time for the page to open the microphone and make the exercise ready before the note comes. */
-const LEAD_SECONDS = 4;
+const LEAD_SECONDS = 6;
 
 /** 18 cents flat at the loud end, one stair, peak half a beat late, a jump to partial 2 six seconds in. */
 export function playFaultySwell() {

@@ -12,11 +12,11 @@ export {
   type RecordedNote,
 } from './analyseRecording.ts';
 export { centsAgainstLevel, type CentsAgainstLevel } from './centsAgainstLevel.ts';
-export { SUBTONE_WINDOW, type SubtoneDepth, type SubtoneWindow, type ToneKind } from './subtone.ts';
+export { SUBTONE_WINDOW, type SubtoneWindow } from './subtone.ts';
 export { VIBRATO_HZ } from './vibratoAsked.ts';
 export type { Profile } from './match.ts';
 export type { TakeEvent } from './takeEvent.ts';
-export type { ItemMeasures, NoteMeasures, SwellMeasures } from './measures.ts';
+export type { ItemMeasures, NoteMeasures, SubtoneDepth, SwellMeasures, ToneKind } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';
 export type { Advice, Finding } from './finding.ts';
 export { isPlain, type Verdict } from './verdict.ts';

@@ -1,6 +1,21 @@
 import type { HoldCause } from './hold.ts';
-import type { SubtoneDepth } from './subtone.ts';
 import type { Profile } from './match.ts';
+
+/** What a soft tone on purpose turned out to be, beside the full tone of the same note. */
+export type ToneKind = 'full' | 'subtone' | 'weak';
+
+/** subtoneDepth: what parts a tone from the full tone of the same note. */
+export interface SubtoneDepth {
+  /** dB; + is airier. */
+  airierDb: number;
+  /** dB; + is softer. */
+  softerDb: number;
+  /** Brightness as a share of the full tone's. */
+  brightnessShare: number;
+  /** Noise against tone by itself; absent in older takes. */
+  breathDb?: number;
+  kind: ToneKind;
+}
 
 /** What can be said of any note over its steady part; null where there is no answer. Units are in the names. */
 export interface NoteMeasures {

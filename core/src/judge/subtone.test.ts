@@ -4,7 +4,7 @@ import { listenTo } from '../hearing/index.ts';
 import { hornById, HORN_IDS, type HornId } from '../horn/index.ts';
 import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
 import { analyseTake } from './index.ts';
-import type { ToneKind } from './subtone.ts';
+import type { ToneKind } from './measures.ts';
 
 const RATE = 32000;
 

@@ -1,7 +1,4 @@
-import type { NoteMeasures } from './measures.ts';
-
-/** What a soft tone on purpose turned out to be, beside the full tone of the same note. */
-export type ToneKind = 'full' | 'subtone' | 'weak';
+import type { NoteMeasures, SubtoneDepth, ToneKind } from './measures.ts';
 
 /** Where a subtone lies against the full tone of its note; beyond it the tone is weak or still full. */
 export interface SubtoneWindow {
@@ -23,19 +20,6 @@ export const SUBTONE_WINDOW: SubtoneWindow = {
 };
 
 type Tone = Pick<NoteMeasures, 'breathDb' | 'levelDb' | 'brightness'>;
-
-/** subtoneDepth: what parts a tone from the full tone of the same note. */
-export interface SubtoneDepth {
-  /** dB; + is airier. */
-  airierDb: number;
-  /** dB; + is softer. */
-  softerDb: number;
-  /** Brightness as a share of the full tone's. */
-  brightnessShare: number;
-  /** Noise against tone by itself; absent in older takes. */
-  breathDb?: number;
-  kind: ToneKind;
-}
 
 /** Null where the breath, the level or the colour of either is not known. */
 export function subtoneDepth(tone: Tone, full: Tone, window: SubtoneWindow): SubtoneDepth | null {
