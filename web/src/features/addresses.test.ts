@@ -1,4 +1,4 @@
-import { buildSwell, completeChoices, FAMILIES, parseExercise } from '@inner-hum/core/exercise';
+import { buildSwell, FAMILIES, parseExercise } from '@inner-hum/core/exercise';
 import { HORN_IDS, hornById, hornWithin, writtenMidi } from '@inner-hum/core/horn';
 import { highChart } from '@inner-hum/core/plan';
 import fc from 'fast-check';
@@ -80,26 +80,23 @@ it('writes an exercise of every family for any address, and the address of Stand
         highest: writtenMidi(highest - down),
       });
     });
-  const written = new Set<string>();
-  const names = [
-    ...new Set(HORN_IDS.flatMap((id) => FAMILIES.flatMap((f) => Object.keys(f.options(hornById(id)) ?? {})))),
-  ];
-  fc.assert(
-    fc.property(fc.constantFrom(...FAMILIES), anyHorn, address(names), (family, horn, search) => {
-      const options = family.options(horn);
-      if (!options) return;
-      const choices = readDrill(search, family, horn);
-      const exercise = family.build(horn, choices);
-      written.add(family.id);
-      for (const made of [drillAddress(family, horn, choices), shelfAddress(family, horn, choices)]) {
-        const [path, query = ''] = made.split('?');
-        expect(path).toMatch(new RegExp(`/${family.id}$`));
-        const again = readDrill(new URLSearchParams(query), family, horn);
-        expect(again).toEqual(completeChoices(options, choices));
-        expect(family.build(horn, again)).toEqual(exercise);
-      }
-    }),
-    { numRuns: 500 },
-  );
-  expect(written.size).toBe(FAMILIES.length);
+  for (const family of FAMILIES) {
+    const names = new Set(HORN_IDS.flatMap((id) => Object.keys(family.options(hornById(id)) ?? {})));
+    fc.assert(
+      fc.property(anyHorn, address([...names, 'unknown']), (horn, search) => {
+        const options = family.options(horn);
+        fc.pre(options !== null);
+        const choices = readDrill(search, family, horn);
+        const exercise = family.build(horn, choices);
+        for (const made of [drillAddress(family, horn, choices), shelfAddress(family, horn, choices)]) {
+          const [path, query = ''] = made.split('?');
+          expect(path).toMatch(new RegExp(`/${family.id}$`));
+          const again = readDrill(new URLSearchParams(query), family, horn);
+          expect(again).toEqual(choices);
+          expect(family.build(horn, again)).toEqual(exercise);
+        }
+      }),
+      { numRuns: 30 },
+    );
+  }
 });
