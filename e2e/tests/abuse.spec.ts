@@ -111,8 +111,11 @@ for (const [name, hurt] of [
     await worker.evaluate(hurt).catch(() => undefined);
     await expect(trouble(page, 'workerRestarted')).toBeVisible({ timeout: 20_000 });
     await playSwell(page);
+    await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
     await page.goto('/takes');
-    await page.getByRole('link', { name: /G/ }).last().click();
+    const takes = page.getByRole('link', { name: /G/ });
+    await expect(takes).toHaveCount(2);
+    await takes.last().click();
     await expect(page.getByText('found again')).toBeVisible();
     const held = await page.locator('[data-figure="holdSeconds"] td').first().innerText();
     expect(parseFloat(held)).toBeGreaterThan(2);
