@@ -10,6 +10,5 @@ const project = (name: string) => ({
 });
 
 export default defineConfig({
-  // By itself one core is left idle: on a machine with two that is half of them.
-  test: { maxWorkers: '100%', projects: ['core', 'web', 'cli', 'scripts', 'server'].map(project) },
+  test: { projects: ['core', 'web', 'cli', 'scripts', 'server'].map(project) },
 });
