@@ -15,6 +15,7 @@ import {
 } from './exercise.ts';
 import { MAJOR_KEYS } from './keys.ts';
 import { upgradeExercise } from './upgrade.ts';
+import { USUAL_EXERCISE, USUAL_PHRASE } from './usual.ts';
 
 export const LEAST_BEATS = 0.25;
 export const MOST_BEATS = 64;
@@ -146,8 +147,8 @@ const phraseSchema = yup
       .test('sounds', '${path} must hold something to play', (items) =>
         (items as { kind: string }[] | undefined)?.some(({ kind }) => !SILENT.some((each) => each === kind)),
       ),
-    breath: yup.string().oneOf(['one', 'free']).default('free'),
-    repeats: yup.number().integer().min(1).max(20).default(1),
+    breath: yup.string().oneOf(['one', 'free']).default(USUAL_PHRASE.breath),
+    repeats: yup.number().integer().min(1).max(20).default(USUAL_PHRASE.repeats),
     rest: restSchema,
     key: yup.string().oneOf(MAJOR_KEYS).optional(),
   })
@@ -167,7 +168,7 @@ const exerciseSchema = yup
       .array(tempo.required())
       .length(2)
       .nullable()
-      .default(null)
+      .default(USUAL_EXERCISE.tempoRangeBpm)
       .test(
         'range',
         '${path} must hold the slowest and the fastest tempo, with tempoBpm between',
@@ -178,15 +179,13 @@ const exerciseSchema = yup
       ),
     beatsPerBar: yup.number().required().integer().min(1).max(12),
     start: yup.string().oneOf(['playToStart', 'countIn']).required(),
-    order: yup.string().oneOf(ORDERS).default('asWritten'),
+    order: yup.string().oneOf(ORDERS).default(USUAL_EXERCISE.order),
     rest: restSchema,
-    onFault: yup.string().oneOf(['stop', 'finish']).default('finish'),
-    overtones: yup.string().oneOf(['pure', 'tempered']).default('tempered'),
+    onFault: yup.string().oneOf(['stop', 'finish']).default(USUAL_EXERCISE.onFault),
+    overtones: yup.string().oneOf(['pure', 'tempered']).default(USUAL_EXERCISE.overtones),
     phrases: yup.array(phraseSchema).required().min(1).max(MOST_PHRASES),
   })
   .noUnknown();
-
-const REST = { kind: 'asPlayed' };
 
 /** One level throughout, where nothing is written. */
 const evenly = (lengthBeats: number): DynamicPoint[] => [
@@ -196,7 +195,7 @@ const evenly = (lengthBeats: number): DynamicPoint[] => [
 
 /** A rest of its own is the only thing the schema cannot fill in by itself. */
 const withRest = (value: unknown) =>
-  typeof value === 'object' && value !== null ? { rest: REST, ...value } : value;
+  typeof value === 'object' && value !== null ? { rest: USUAL_EXERCISE.rest, ...value } : value;
 
 /**
  * Checks a value from outside and returns it as an exercise, complete: what may be left out is filled in, version 1

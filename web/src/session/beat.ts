@@ -1,19 +1,16 @@
 import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 import type { AudioDesk, Metronome } from '../audio/index.ts';
 import type { SettingsRecord } from '../storage/index.ts';
-import type { SessionSetup } from './setup.ts';
 
-type WithBeat = Pick<SessionSetup, 'settings'>;
-
-/** The metronome as the set-up has it. What beats is the exercise, or without one the free desk at a tempo of its own. */
+/** The metronome as the settings have it. What beats is the exercise, or without one the free desk at a tempo of its own. */
 export interface Beat {
   /** Starts at `zeroSeconds` of the audio clock. */
-  start(setup: WithBeat, exercise: Exercise | null, zeroSeconds: number): void;
-  setClick(setup: WithBeat, exercise: Exercise | null): void;
+  start(settings: SettingsRecord, exercise: Exercise | null, zeroSeconds: number): void;
+  setClick(settings: SettingsRecord, exercise: Exercise | null): void;
   /** Goes on with other clicks on the same beats. */
-  setMetre(setup: WithBeat, exercise: Exercise | null): void;
+  setMetre(settings: SettingsRecord, exercise: Exercise | null): void;
   /** Changes the tempo of the free desk while it beats. */
-  setTempo(setup: WithBeat, exercise: Exercise | null): void;
+  setTempo(settings: SettingsRecord, exercise: Exercise | null): void;
 }
 
 const isHeard = (click: SettingsRecord['click']) => click === 'heard' || click === 'both';
@@ -26,7 +23,7 @@ const metreOf = (settings: SettingsRecord, exercise: Exercise | null) => ({
 });
 
 export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
-  const start: Beat['start'] = ({ settings }, exercise, zeroSeconds) => {
+  const start: Beat['start'] = (settings, exercise, zeroSeconds) => {
     metronome.setHeard(isHeard(settings.click));
     metronome.setFelt(settings.felt && settings.click !== 'off');
     metronome.start({
@@ -37,24 +34,24 @@ export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
   };
   return {
     start,
-    setClick(setup, exercise) {
-      const { click } = setup.settings;
+    setClick(settings, exercise) {
+      const { click } = settings;
       metronome.setHeard(isHeard(click));
       if (click === 'off') metronome.stop();
-      else if (!metronome.pulse) start(setup, exercise, desk.now() + 0.05);
+      else if (!metronome.pulse) start(settings, exercise, desk.now() + 0.05);
     },
-    setMetre({ settings }, exercise) {
+    setMetre(settings, exercise) {
       metronome.setFelt(settings.felt);
       const { pulse } = metronome;
       if (pulse) metronome.start({ ...pulse, ...metreOf(settings, exercise) });
     },
-    setTempo(setup, exercise) {
+    setTempo(settings, exercise) {
       const { pulse } = metronome;
       if (!pulse || exercise) return;
       // The next beat stays where it is; the ones after it come at the new distance.
       const passed = Math.ceil((desk.now() - pulse.zeroSeconds) / pulse.secondsPerBeat);
       const next = pulse.zeroSeconds + passed * pulse.secondsPerBeat;
-      start(setup, null, next - passed * (60 / setup.settings.tempoBpm));
+      start(settings, null, next - passed * (60 / settings.tempoBpm));
     },
   };
 }

@@ -44,15 +44,17 @@ export function createDroneKeeper(
     timer = null;
   }
 
-  async function look(roomFloorDb: number, left = LOOKS, silentLeft = SILENT_LOOKS) {
+  function lookLater(roomFloorDb: number, left = LOOKS, silentLeft = SILENT_LOOKS) {
+    timer = setTimeout(() => void look(roomFloorDb, left, silentLeft), HEARD_MS);
+  }
+
+  async function look(roomFloorDb: number, left: number, silentLeft: number) {
     const leak = await client.remote.droneLeak([...drone.partialsHz]);
     if (drone.partialsHz.length === 0) return;
-    if (leak === null ? silentLeft <= 1 : !droneSpoils(leak, roomFloorDb)) tell(null);
-    else if (leak !== null && left <= 1) tell(leak);
-    else {
-      const next = leak === null ? ([left, silentLeft - 1] as const) : ([left - 1, silentLeft] as const);
-      timer = setTimeout(() => void look(roomFloorDb, ...next), HEARD_MS);
-    }
+    if (leak === null && silentLeft > 1) lookLater(roomFloorDb, left, silentLeft - 1);
+    else if (leak === null || !droneSpoils(leak, roomFloorDb)) tell(null);
+    else if (left > 1) lookLater(roomFloorDb, left - 1, silentLeft);
+    else tell(leak);
   }
 
   function stop() {
@@ -86,7 +88,7 @@ export function createDroneKeeper(
       }
       // Until it is known, nothing begins by its sound.
       tell(Infinity);
-      timer = setTimeout(() => void look(roomFloorDb ?? USUAL_ROOM_DB), HEARD_MS);
+      lookLater(roomFloorDb ?? USUAL_ROOM_DB);
     },
   };
 }

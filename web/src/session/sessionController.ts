@@ -59,7 +59,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       // Playing to start: the beat joins the player. What is heard now left the speaker a round trip ago.
       const phrase = round.phrase();
       if (setup && phrase?.start === 'playToStart')
-        beat.start(setup, phrase, beatZeroSeconds - (setup.roundTripSeconds ?? 0));
+        beat.start(setup.settings, phrase, beatZeroSeconds - (setup.roundTripSeconds ?? 0));
     },
     onOver(ended) {
       desk.stopStandIn();
@@ -165,7 +165,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       await client.remote.disarm();
       live.beatZeroSeconds = null;
       dispatch(phaseChanged('free'));
-      if (next.settings.click !== 'off') beat.start(next, null, desk.now() + 0.1);
+      if (next.settings.click !== 'off') beat.start(next.settings, null, desk.now() + 0.1);
       droneKeeper.update(next, null);
       if (next.settings.source !== 'standIn') return;
       const samples = await client.remote.renderFreePlaying({
@@ -195,7 +195,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
     adjust(next) {
       if (!setup) return;
       setup = changedWhileArmed(setup, next);
-      beat.setMetre(setup, round.phrase());
+      beat.setMetre(setup.settings, round.phrase());
       droneKeeper.update(setup, round.exercise);
       if (round.exercise)
         void client.remote.adjust({
@@ -242,12 +242,12 @@ export function createSessionController(config: SessionConfig): SessionControlle
     setClick(click) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, click } };
-      beat.setClick(setup, round.phrase());
+      beat.setClick(setup.settings, round.phrase());
     },
     setTempo(tempoBpm) {
       if (!setup) return;
       setup = { ...setup, settings: { ...setup.settings, tempoBpm } };
-      beat.setTempo(setup, round.phrase());
+      beat.setTempo(setup.settings, round.phrase());
     },
   };
   return controller;

@@ -122,7 +122,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
         droneLeakDb: config.droneLeakDb(),
       });
       if (exercise.start === 'playToStart' && click !== 'off' && !metronome.pulse)
-        beat.start(setup, exercise, desk.now() + 0.1);
+        beat.start(setup.settings, exercise, desk.now() + 0.1);
     },
     prepare,
     async begin(setup, zeroSeconds) {
@@ -136,7 +136,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
       if (wanted !== take) return;
       if (exercise.start === 'playToStart') {
         dispatch(phaseChanged('armed'));
-        if (setup.settings.click !== 'off') beat.start(setup, exercise, desk.now() + 0.1);
+        if (setup.settings.click !== 'off') beat.start(setup.settings, exercise, desk.now() + 0.1);
         if (samples) desk.playStandIn(samples, config.sampleRateHz(), desk.now(), false);
         return;
       }
@@ -147,7 +147,7 @@ export function createTakeRunner(config: TakeRunnerConfig): TakeRunner {
       // A bar that can no longer be counted in time is counted one bar later.
       const late = Math.max(0, Math.ceil((soonest - (zeroSeconds ?? soonest) - 1e-6) / countSeconds));
       const beatZero = (zeroSeconds ?? soonest) + late * countSeconds;
-      beat.start(setup, exercise, beatZero - countSeconds);
+      beat.start(setup.settings, exercise, beatZero - countSeconds);
       dispatch(phaseChanged('counting'));
       await client.remote.beginAt(beatZero, TAKE_LEAD_BEATS * beatSeconds);
       if (wanted !== take) return;

@@ -34,7 +34,7 @@ export { holdsWords } from './holdsWords.ts';
 export { reedName } from './reedName.ts';
 export { UndoBar } from './UndoBar.tsx';
 export { useRemembered, type Looked } from './useRemembered.ts';
-export { useSearch } from './useSearch.ts';
+export { useAsk, useSearch } from './useSearch.ts';
 export { standingSearch, useLook, type LookChange } from './useLook.ts';
 export { useCountdown } from './useCountdown.ts';
 export { useUnnamed } from './useUnnamed.ts';

@@ -1,4 +1,5 @@
-import { useNavigate, useSearchParams, type NavigateOptions } from 'react-router';
+import { useSearchParams, type NavigateOptions } from 'react-router';
+import { useAsk } from './useSearch.ts';
 
 /** What stands in the address now. While a slow page still draws the change before, what it shows is old. */
 export const standingSearch = () => new URLSearchParams(window.location.search);
@@ -12,11 +13,11 @@ export type LookChange<L> = Partial<L> | ((standing: L) => Partial<L>);
  */
 export function useLook<L>(read: (search: URLSearchParams) => L, write: (look: L) => string) {
   const [search] = useSearchParams();
-  const navigate = useNavigate();
-  const change = (part: LookChange<L>, options: NavigateOptions = { replace: true }) => {
+  const ask = useAsk();
+  const change = (part: LookChange<L>, options?: NavigateOptions) => {
     const standing = read(standingSearch());
     const changed = typeof part === 'function' ? part(standing) : part;
-    void navigate({ search: write({ ...standing, ...changed }), hash: window.location.hash }, options);
+    ask(write({ ...standing, ...changed }), options);
   };
   return [read(search), change] as const;
 }

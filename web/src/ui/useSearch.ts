@@ -1,13 +1,22 @@
-import { createSearchParams, useNavigate, useSearchParams, type URLSearchParamsInit } from 'react-router';
+import {
+  createSearchParams,
+  useNavigate,
+  useSearchParams,
+  type NavigateOptions,
+  type URLSearchParamsInit,
+} from 'react-router';
 
-/** What the address asks of a room, and a way to ask for something else in its place; a help that is open stays open. */
+/** Asks this room for something else, in the place of what stood in the address; a help that is open stays open. */
+export function useAsk() {
+  const navigate = useNavigate();
+  return (search: string, options?: NavigateOptions) =>
+    void navigate({ search, hash: window.location.hash }, { replace: true, ...options });
+}
+
+/** What the address asks of a room, and a way to ask for something else. */
 export function useSearch() {
   const [search] = useSearchParams();
-  const navigate = useNavigate();
-  const ask = (next: URLSearchParamsInit) =>
-    void navigate(
-      { search: createSearchParams(next).toString(), hash: window.location.hash },
-      { replace: true },
-    );
+  const askFor = useAsk();
+  const ask = (next: URLSearchParamsInit) => askFor(createSearchParams(next).toString());
   return [search, ask] as const;
 }

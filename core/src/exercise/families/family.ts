@@ -2,6 +2,7 @@ import { CoreError } from '../../signal/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
 import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Phrase, StartMode } from '../exercise.ts';
+import { USUAL_EXERCISE, USUAL_PHRASE } from '../usual.ts';
 import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
 
 /** Names of the built-in families; they stand in files and addresses. */
@@ -99,15 +100,11 @@ export function defineFamily<Own extends Options>({ id, purposes, options, write
         version: 2,
         family: id,
         tempoBpm,
-        tempoRangeBpm: null,
         beatsPerBar: 4,
         start: start ?? 'countIn',
-        order: 'asWritten',
-        rest: { kind: 'asPlayed' },
-        onFault: 'finish',
-        overtones: 'tempered',
+        ...USUAL_EXERCISE,
         ...draft,
-        phrases: draft.phrases.map((phrase) => ({ breath: 'free', repeats: 1, ...phrase })),
+        phrases: draft.phrases.map((phrase) => ({ ...USUAL_PHRASE, ...phrase })),
       };
     },
   };

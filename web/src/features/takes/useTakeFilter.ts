@@ -1,5 +1,6 @@
 import { useEffect, useEffectEvent, useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useLocation } from 'react-router';
+import { useAsk } from '../../ui/index.ts';
 import { filterSearch, readFilter, type TakeFilter } from './takeFilter.ts';
 
 interface ListState {
@@ -11,7 +12,7 @@ interface ListState {
 /** The filter as it is typed, written to the address behind it, and read from it when one comes by a link. */
 export function useTakeFilter() {
   const { search, state, key } = useLocation() as { search: string; state: ListState | null; key: string };
-  const navigate = useNavigate();
+  const ask = useAsk();
   const [filter, setFilter] = useState(() => readFilter(new URLSearchParams(search)));
   const arrive = useEffectEvent(() => {
     if (!state?.typed) setFilter(readFilter(new URLSearchParams(search)));
@@ -19,10 +20,7 @@ export function useTakeFilter() {
   useEffect(() => arrive(), [key]);
   const change = (next: TakeFilter) => {
     setFilter(next);
-    void navigate(
-      { search: filterSearch(next), hash: window.location.hash },
-      { replace: true, state: { ...state, typed: true } },
-    );
+    ask(filterSearch(next), { state: { ...state, typed: true } });
   };
   return { filter, change, deletedId: state?.deletedId ?? '' };
 }
