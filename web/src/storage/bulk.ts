@@ -1,14 +1,12 @@
 import { database } from './database.ts';
 import { daysOfTakes } from './dayRecords.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
+import type { HornCheckRecord, MouthpieceRecord, ReedRecord } from './gearRecords.ts';
 import type {
   AimRecord,
   DayNoteRecord,
   FramesRecord,
-  HornCheckRecord,
-  MouthpieceRecord,
   PerformanceRecord,
-  ReedRecord,
   RoundRecord,
   TakeRecord,
   TrialRecord,

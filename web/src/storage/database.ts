@@ -4,6 +4,7 @@ import { learnOldExercises, upgradeRows } from './upgrades.ts';
 import { daysOfTakes } from './dayRecords.ts';
 import { wallClock } from './moment.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
+import type { HornCheckRecord, MouthpieceRecord, ReedRecord } from './gearRecords.ts';
 import type {
   AimRecord,
   CalibrationRecord,
@@ -12,12 +13,9 @@ import type {
   FolderRecord,
   FramesRecord,
   HighFingeringRecord,
-  HornCheckRecord,
-  MouthpieceRecord,
   OwnExercise,
   PerformanceRecord,
   PracticeDayRecord,
-  ReedRecord,
   RoundRecord,
   SetAsideRecord,
   SheetRecord,

@@ -1,5 +1,5 @@
 import type { HornId } from '@inner-hum/core/horn';
-import type { Gear } from './records.ts';
+import type { Gear } from './gearRecords.ts';
 import type { SettingsRecord } from './settingsRecord.ts';
 
 /** The mouthpiece that a horn has before any is named. */

@@ -1,7 +1,7 @@
 import type { HornId } from '@inner-hum/core/horn';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { database } from './database.ts';
-import type { HornCheckRecord } from './records.ts';
+import type { HornCheckRecord } from './gearRecords.ts';
 import type { SettingsRecord } from './settingsRecord.ts';
 
 export const MOST_CHECK_TEXT = 200;

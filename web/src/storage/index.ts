@@ -1,20 +1,22 @@
 // The only place that touches Dexie: schema, migrations, and named functions to read and write.
 export { DATABASE_VERSION, openDatabase, openStorage, database, type StorageKind } from './database.ts';
 export type {
-  AimRecord,
-  CalibrationRecord,
   CheckKind,
-  DayNoteRecord,
-  FolderRecord,
   Gear,
-  HighFingeringRecord,
   HornCheckRecord,
   MouthpieceRecord,
+  ReedRecord,
+  ReedRemark,
+} from './gearRecords.ts';
+export type {
+  AimRecord,
+  CalibrationRecord,
+  DayNoteRecord,
+  FolderRecord,
+  HighFingeringRecord,
   OwnExercise,
   PerformanceRecord,
   PracticeDayRecord,
-  ReedRecord,
-  ReedRemark,
   RoundRecord,
   SetAsideRecord,
   SheetRecord,
@@ -24,7 +26,7 @@ export type {
   TrialRecord,
   WholeTake,
 } from './records.ts';
-export { CHECK_KINDS } from './records.ts';
+export { CHECK_KINDS } from './gearRecords.ts';
 export {
   DEFAULT_SETTINGS,
   type DroneSettings,

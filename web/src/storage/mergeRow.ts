@@ -1,11 +1,5 @@
-import type {
-  AimRecord,
-  DayNoteRecord,
-  HighFingeringRecord,
-  OwnExercise,
-  ReedRecord,
-  TakeRecord,
-} from './records.ts';
+import type { ReedRecord } from './gearRecords.ts';
+import type { AimRecord, DayNoteRecord, HighFingeringRecord, OwnExercise, TakeRecord } from './records.ts';
 import type { OwnTable } from './ownTables.ts';
 
 /** Both texts; what is already in one of them is not written twice. */

@@ -1,7 +1,7 @@
 import type { HornId } from '@inner-hum/core/horn';
 import { database } from './database.ts';
 import { firstMouthpiece } from './gear.ts';
-import type { MouthpieceRecord } from './records.ts';
+import type { MouthpieceRecord } from './gearRecords.ts';
 import { changeSettings } from './settings.ts';
 
 export const MOST_MOUTHPIECE_NAME = 40;

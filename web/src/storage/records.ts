@@ -6,16 +6,7 @@ import type { Aim } from '@inner-hum/core/plan';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
 import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
 import type { CueTrial, Question, TrialMeasure } from '@inner-hum/core/trial';
-
-/** What is played on besides the horn itself. */
-export interface Gear {
-  /** Which mouthpiece; see `mouthpieceOf`. */
-  mouthpieceId: string;
-  /** Kind and strength of the reed, as the player calls it; empty where it was not said. */
-  reedKind: string;
-  /** Which single reed; empty where it is not one of the Case. */
-  reedId: string;
-}
+import type { Gear } from './gearRecords.ts';
 
 export interface TakeRecord extends Gear {
   id: string;
@@ -83,47 +74,6 @@ export interface OwnExercise {
   createdAt: number;
   changedAt: number;
   deletedAt: number | null;
-}
-
-/** A mouthpiece on a horn, as the player calls it. */
-export interface MouthpieceRecord {
-  id: string;
-  hornId: HornId;
-  name: string;
-  createdAt: number;
-}
-
-/** How a reed played, when somebody said so. */
-export interface ReedRemark {
-  at: number;
-  how: 'well' | 'fair' | 'badly';
-  text: string;
-}
-
-/** A single reed. How long it was played follows from the takes. */
-export interface ReedRecord {
-  id: string;
-  hornId: HornId;
-  /** Kind and strength, and what is written on this one, as the player calls them. */
-  kind: string;
-  name: string;
-  createdAt: number;
-  /** Out of use since; null while it is in the rotation. */
-  retiredAt: number | null;
-  remarks: ReedRemark[];
-}
-
-export const CHECK_KINDS = ['leakTest', 'technician', 'repair', 'other'] as const;
-export type CheckKind = (typeof CHECK_KINDS)[number];
-
-/** Something that was done to a horn. */
-export interface HornCheckRecord {
-  id: string;
-  hornId: HornId;
-  /** `yyyy-MM-dd`. */
-  day: string;
-  kind: CheckKind;
-  text: string;
 }
 
 /** What the player wrote on a day. */

@@ -1,7 +1,7 @@
 import type { HornId } from '@inner-hum/core/horn';
 import { database } from './database.ts';
 import { groupedBy } from './groupedBy.ts';
-import type { ReedRecord, ReedRemark } from './records.ts';
+import type { ReedRecord, ReedRemark } from './gearRecords.ts';
 import { changeSettings } from './settings.ts';
 
 export const MOST_REED_NAME = 40;

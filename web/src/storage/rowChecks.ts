@@ -4,7 +4,7 @@ import { HORN_IDS } from '@inner-hum/core/horn';
 import { AIMS } from '@inner-hum/core/plan';
 import * as yup from 'yup';
 import type { OwnTable } from './ownTables.ts';
-import { CHECK_KINDS } from './records.ts';
+import { CHECK_KINDS } from './gearRecords.ts';
 
 /** An id is part of addresses and of names of files. */
 const id = yup
