@@ -51,6 +51,10 @@ const webFolders = [
   'audio',
   'workers',
   'words',
+  'addresses',
+  'files',
+  'housekeeping',
+  'today',
 ];
 const webMay = {
   words: [],
@@ -62,8 +66,26 @@ const webMay = {
   storage: [],
   archive: ['storage'],
   workers: ['archive', 'storage'],
-  session: ['ui', 'storage', 'audio', 'workers', 'words'],
-  features: ['session', 'engraving', 'listing', 'ribbon', 'ui', 'storage', 'audio', 'workers', 'words'],
+  addresses: ['storage'],
+  files: ['ui', 'storage', 'workers'],
+  session: ['addresses', 'files', 'ui', 'storage', 'audio', 'workers', 'words'],
+  housekeeping: ['session', 'storage', 'workers'],
+  today: ['addresses', 'storage', 'words'],
+  features: [
+    'addresses',
+    'files',
+    'housekeeping',
+    'today',
+    'session',
+    'engraving',
+    'listing',
+    'ribbon',
+    'ui',
+    'storage',
+    'audio',
+    'workers',
+    'words',
+  ],
   app: webFolders,
 };
 
@@ -83,7 +105,12 @@ const forbid = (files, folders, may, prefix) =>
                 message: `${folder} must not import ${other}: see ARCHITECTURE.md.`,
               })),
               ...(folder === 'features'
-                ? [{ regex: '^\\.\\./[a-z]', message: 'Rooms do not import rooms: share through session.' }]
+                ? [
+                    {
+                      regex: '^\\.\\./[a-z]',
+                      message: 'Rooms do not import rooms: share through a folder above them.',
+                    },
+                  ]
                 : []),
               ...(folder === 'storage'
                 ? []
@@ -128,6 +155,24 @@ export default tseslint.config(
     ignores: ['web/src/audio/**'],
     rules: {
       'no-restricted-globals': ['error', 'AudioContext', 'AudioWorkletNode'],
+    },
+  },
+  {
+    files: ['web/src/session/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        'setTimeout',
+        'setInterval',
+        'requestAnimationFrame',
+        'AudioContext',
+        'AudioWorkletNode',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { property: 'currentTime', message: 'A visit has one clock: its desk.' },
+      ],
     },
   },
   {

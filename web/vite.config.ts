@@ -1,5 +1,4 @@
-import babel from '@rolldown/plugin-babel';
-import react, { reactCompilerPreset } from '@vitejs/plugin-react';
+import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
@@ -7,8 +6,6 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     react(),
-    // Components keep what they made while what it was made of stays.
-    babel({ presets: [reactCompilerPreset()] }),
     VitePWA({
       // Whether a new version is taken is the player's to say; never while a take is played.
       registerType: 'prompt',

@@ -17,7 +17,7 @@ test('two tabs may play at once: each keeps its take, and neither takes over the
   const other = await context.newPage();
   await other.goto('/stand/swell?note=69&beats=2');
   await playSwell(other);
-  for (const tab of [page, other]) await inPhase(tab, 'ended').waitFor({ timeout: 30_000 });
+  for (const tab of [page, other]) await inPhase(tab, 'resting').waitFor({ timeout: 30_000 });
   await other.goto('/takes');
   await expect(other.getByText('2 takes kept')).toBeVisible();
   await expect(other.getByText(/found again/)).toHaveCount(0);
@@ -34,7 +34,7 @@ test('a disk that fills up in the middle of a take costs nothing: the take is ju
   await firstVisit(page, 'stand-in player');
   await page.goto('/stand/swell?beats=4');
   await playSwell(page);
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await expect(trouble(page, 'storageFull')).toBeVisible();
   await expect(page.getByText(/cents/).first()).toBeVisible();
   await expect(page.getByRole('link', { name: 'Look closer' })).toHaveCount(0);
@@ -45,7 +45,7 @@ test('a disk that fills up in the middle of a take costs nothing: the take is ju
   await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '' });
   await page.keyboard.press('ArrowLeft');
   await inPhase(page, 'playing').waitFor();
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await page.getByRole('link', { name: 'Look closer' }).click();
   await expect(page.getByTestId('take-ribbon')).toBeVisible();
 });
@@ -66,7 +66,7 @@ test('a browser that refuses to store anything still plays, judges and hands the
     await firstVisit(page, 'stand-in player');
     await expect(trouble(page, 'storageRefused')).toBeVisible();
     await playSwell(page);
-    await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
     await expect(trouble(page, 'takeUnsaved')).toBeVisible();
     await page.getByRole('link', { name: 'Look closer' }).click();
     await expect(page.getByTestId('take-ribbon')).toBeVisible();
@@ -111,7 +111,7 @@ for (const [name, hurt] of [
     await worker.evaluate(hurt).catch(() => undefined);
     await expect(trouble(page, 'workerRestarted')).toBeVisible({ timeout: 20_000 });
     await playSwell(page);
-    await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
     await page.goto('/takes');
     const takes = page.getByRole('link', { name: /G/ });
     await expect(takes).toHaveCount(2);
@@ -141,5 +141,5 @@ test('turning the screen in the middle of a take loses no ink', async ({ page })
     });
   expect(inked).toBeGreaterThan(100);
   await expect(inPhase(page, 'playing')).toBeVisible();
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
 });

@@ -100,11 +100,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await inPhase(page, 'armed').waitFor();
     await clean();
     await page.keyboard.press('Space');
-    await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
     await clean();
     await page.keyboard.press('ArrowLeft');
     await inPhase(page, 'playing').waitFor();
-    await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
     await page.getByRole('link', { name: 'Look closer' }).click();
     await page.getByLabel('Lay another take over it').selectOption({ index: 1 });
     await page
@@ -172,7 +172,7 @@ test('keys alone lead from a first visit to a take laid over another', async ({ 
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await page.keyboard.press(key);
     await inPhase(page, 'playing').waitFor();
-    await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   }
   await go(/^Look closer/);
   await page.getByTestId('take-ribbon').waitFor();

@@ -24,7 +24,7 @@ test('a descent is proposed at the tempo that the breath of the last weeks allow
   await expect(proposal).toBeHidden();
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
-  await inPhase(page, 'ended').waitFor({ timeout: 60_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 60_000 });
   await expect(page.getByText(/[34] of 4 as written/)).toBeVisible();
   await page.getByRole('link', { name: 'Look closer' }).click();
   await expect(page.locator('tr[data-item]')).toHaveCount(4);

@@ -71,7 +71,7 @@ test('eyes may change while a note sounds: the take goes on, and is no blind one
   await page.keyboard.press('1');
   await page.waitForTimeout(800);
   await expect(inPhase(page, 'playing')).toBeVisible();
-  await inPhase(page, 'ended').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 20_000 });
   await page.getByRole('link', { name: 'Look closer' }).click();
   await expect(page.getByTestId('take-ribbon')).toBeVisible();
   await expect(page.getByText('played blind')).toHaveCount(0);
@@ -88,10 +88,10 @@ test('one key ends a take, the sounding rest starts no new one, and the next is 
   await inPhase(page, 'playing').waitFor();
   await page.waitForTimeout(2000);
   await page.keyboard.press('Space');
-  await inPhase(page, 'ended').waitFor();
+  await inPhase(page, 'resting').waitFor();
   await expect(page.getByText(/The note stopped at \d\.\d of 8\.0 s/)).toBeVisible();
   await page.waitForTimeout(1000);
-  await expect(inPhase(page, 'ended')).toBeVisible();
+  await expect(inPhase(page, 'resting')).toBeVisible();
   await page.keyboard.press('ArrowLeft');
   await inPhase(page, 'playing').waitFor();
   await page.goto('/takes');

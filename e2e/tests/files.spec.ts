@@ -18,7 +18,7 @@ const UPDATE_PORT = 4275;
 async function playToTheEnd(page: Page): Promise<void> {
   await page.goto('/stand/swell?beats=2');
   await playSwell(page);
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
 }
 
 async function downloaded(
@@ -411,7 +411,7 @@ test('a newer version waits until the player takes it, and not while a take is p
   await playSwell(other);
   await page.getByRole('button', { name: 'Take it now' }).click();
   await expect(page.getByText('A take is being played', { exact: false })).toBeVisible();
-  await inPhase(other, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(other, 'resting').waitFor({ timeout: 30_000 });
   const loaded = page.waitForEvent('load');
   await page.getByRole('button', { name: 'Take it now' }).click();
   await loaded;

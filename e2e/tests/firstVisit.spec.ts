@@ -59,7 +59,7 @@ for (const { screen, size, locale, horn, standIn, begin, closer, told, saying, r
       await inPhase(page, 'armed').waitFor();
       await inWidth();
       await page.keyboard.press('Space');
-      await inPhase(page, 'ended').waitFor({ timeout: 40_000 });
+      await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
       await inWidth();
       await page.getByRole('link', { name: closer }).click();
       await page.getByText(told).click();

@@ -18,7 +18,7 @@ test('two fingerings of a high note tried, the better one settled on, shown on t
     await page.goto(`/stand/drill/highTries?note=91&keys=${keys}&tries=8&tempoBpm=180`);
     await inPhase(page, 'armed').waitFor();
     await page.keyboard.press('Space');
-    await inPhase(page, 'ended').waitFor({ timeout: 40_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
   }
   await page.getByRole('link', { name: 'leave' }).click();
   await expect(page).toHaveURL(/\/high\?note=91&keys=oct\.L2$/);
@@ -72,7 +72,7 @@ test('full to subtone and back, seen on the bench against its window, which can 
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
   await expect(page.getByTestId('tone')).toHaveText('subtone', { timeout: 20_000 });
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await page.getByRole('link', { name: 'leave' }).click();
   await expect(page).toHaveURL(/\/ladder\/subtone\?note=62/);
   await expect(page.getByTestId('subtone-last')).toHaveText(

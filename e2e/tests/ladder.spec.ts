@@ -15,7 +15,7 @@ test('climbing the series with a jump: the microphone hears which partial, and t
   await page.goto('/stand/drill/overtoneClimb?partial=3&tries=1');
   await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
   await expect(page.getByTestId('fingered')).toContainText('fingered B flat 3', { timeout: 10_000 });
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await expect(
     page.getByText(/4 of 5 as written\. F 5: The note slipped to partial 4 after 0\.[6-9] s\./),
   ).toBeVisible();
@@ -41,7 +41,7 @@ test('matching a note: two fingerings of one pitch side by side, and unnamed', a
   await page.goto('/stand/drill/overtoneMatch?beats=2&tries=1&tempoBpm=100');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await page.goto('/ladder/match');
   await expect(page.getByTestId('match-figures')).toContainText(/Colour \d\.\d dB apart/);
   await expect(
@@ -67,7 +67,7 @@ test('a scale through routes: written in two lines, played, judged by what is fi
   await page.getByRole('button', { name: 'Let the stand-in play' }).click();
   await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
   await expect(page.getByTestId('fingered')).toContainText('fingered D 5');
-  await inPhase(page, 'ended').waitFor({ timeout: 40_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
   await expect(page.getByText(/\d+ of \d+ as written\./)).toBeVisible();
   await page.goto('/shelf?shown=own');
   await expect(page.getByRole('link', { name: 'D major, a fifth higher', exact: true })).toBeVisible();

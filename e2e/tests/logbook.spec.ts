@@ -48,7 +48,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await page.goto('/stand/swell?note=67&beats=4&tempoBpm=120');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await page.goto('/case');
   await expect(blue).toContainText(/0 min of tone on 1 day/);
   await blue.getByRole('button', { name: 'Say how it plays' }).click();

@@ -9,7 +9,7 @@ async function playOut(page: import('@playwright/test').Page, phrases: number) {
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
   await expect(page.getByTestId('phrase-count')).toHaveText(`${phrases} of ${phrases}`, { timeout: 60_000 });
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
 }
 
 test('a chart run fills the map: the note opens, the rest is asked for, another mouthpiece has a map of its own', async ({
@@ -75,7 +75,7 @@ test('the mouthpiece moved and measured: three notes, three notes again, this ho
   await expect(page.getByTestId('phrase-count')).toHaveText('2 of 2', { timeout: 40_000 });
   await inPhase(page, 'armed').waitFor({ timeout: 20_000 });
   await page.keyboard.press('Space');
-  await inPhase(page, 'ended').waitFor({ timeout: 40_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
   await page.getByRole('link', { name: 'leave' }).click();
   await expect(page).toHaveURL(/\/map\/mouthpiece/);
   await expect(

@@ -14,7 +14,7 @@ test('a phone on the stand: first swell by touch, verdict, closer look, and back
   const drawing = await page.getByRole('img', { name: /the written shape/ }).boundingBox();
   expect(note?.height).toBeGreaterThanOrEqual(120);
   expect((drawing?.y ?? 0) + (drawing?.height ?? 9999)).toBeLessThan(844);
-  await inPhase(page, 'ended').waitFor({ timeout: 25_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 25_000 });
   await page.getByRole('link', { name: 'Look closer' }).tap();
   await page.getByTestId('take-ribbon').tap({ position: { x: 180, y: 150 } });
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /cents? (sharp|flat)/);

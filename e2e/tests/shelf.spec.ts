@@ -48,7 +48,7 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   await expect(page.getByRole('complementary', { name: 'Before you begin' })).toHaveCount(0);
   await page.keyboard.press('Space');
   await inPhase(page, 'playing').waitFor();
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await expect(page.getByText(/of 2 as written/)).toBeVisible();
   await page.keyboard.press('p');
   await page.goto('/shelf');
@@ -99,7 +99,7 @@ test('an exercise of one’s own: written, painted, put in order, tried by the s
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
   await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await expect(page.getByText(/of 2 as written\./)).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(name).toHaveValue('Two steps');

@@ -36,7 +36,7 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('PageDown');
   await inPhase(page, 'counting').waitFor();
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   // The ribbon waits for the call: at the soft end this player goes sharp, at the loud end flat.
   await expect(page.getByText('The soft end was')).toBeVisible();
   await expect(page.getByRole('link', { name: 'Look closer' })).toBeHidden();
@@ -99,14 +99,14 @@ test('a round can be paused, taken up, played once more and skipped, by keys', a
   // What is left in the middle is kept, and begins anew.
   await page.waitForTimeout(900);
   await page.keyboard.press('p');
-  await inPhase(page, 'armed').waitFor();
+  await inPhase(page, 'paused').waitFor();
   await page.getByRole('button', { name: 'Go on' }).click();
-  await inPhase(page, 'ended').waitFor();
+  await inPhase(page, 'resting').waitFor();
   await at(1);
   await page.keyboard.press('ArrowLeft');
   await inPhase(page, 'counting').waitFor();
   await at(1);
-  await inPhase(page, 'ended').waitFor();
+  await inPhase(page, 'resting').waitFor();
   await page.keyboard.press('n');
   await inPhase(page, 'playing').waitFor();
   await at(2);
@@ -114,7 +114,7 @@ test('a round can be paused, taken up, played once more and skipped, by keys', a
   await inPhase(page, 'playing').waitFor();
   await at(3);
   await page.keyboard.press('n');
-  await inPhase(page, 'ended').waitFor();
+  await inPhase(page, 'resting').waitFor();
   await at(4);
   await page.getByRole('link', { name: 'See the round' }).click();
   // The first phrase begun, played and played again, and the fourth; of the skipped ones what sounded.

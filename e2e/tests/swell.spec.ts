@@ -38,7 +38,7 @@ test('a swell with known faults goes from the microphone to a kept take that nam
 
   await firstVisit(page, 'microphone');
   await expect(inPhase(page, 'playing')).toBeVisible();
-  await expect(inPhase(page, 'ended')).toBeVisible({ timeout: 25_000 });
+  await expect(inPhase(page, 'resting')).toBeVisible({ timeout: 25_000 });
   // A hole that the fake microphone leaves at that place moves it by the hole's own length.
   await expect(page.getByText(/slipped to partial 2 after (5\.[89]|6\.[012]) s/)).toBeVisible();
 

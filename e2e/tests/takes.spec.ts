@@ -7,7 +7,7 @@ async function keepTake(page: Page, search: string, note: string): Promise<void>
   await page.goto(`/stand/swell?tempoBpm=120&${search}`);
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await page.getByRole('link', { name: 'Look closer' }).click();
   await page.getByLabel('Your note on this take').fill(note);
   await page.getByRole('link', { name: 'Takes', exact: true }).click();

@@ -83,7 +83,7 @@ test('a tab hidden during a take is told afterwards, and the take goes on', asyn
   });
   // No sentence while the note sounds.
   await expect(trouble(page, 'hiddenTab')).toHaveCount(0);
-  await inPhase(page, 'ended').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
   await expect(trouble(page, 'hiddenTab')).toBeVisible();
 });
 

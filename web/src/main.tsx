@@ -5,9 +5,11 @@ import i18next from 'i18next';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { keepAppOffline } from './app/appUpdate.ts';
+import { createDesk } from './audio/index.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
-import { createKeeper, createSessionController, outdated, troubleCame } from './session/index.ts';
+import { createKeeper } from './housekeeping/index.ts';
+import { createSessionController, outdated, troubleCame } from './session/index.ts';
 import {
   openStorage,
   purgeDeleted,
@@ -58,6 +60,7 @@ root.textContent = isDemo ? i18next.t('app.preparingDemo') : '';
 if (isDemo) await (await import('./features/demo/loadDemo.ts')).loadDemo();
 const session = createSessionController({
   client,
+  createDesk,
   dispatch: store.dispatch,
   finishTakes,
   storeRound,

@@ -1,3 +1,4 @@
+import type { DeskOutput } from './desk.ts';
 export type DroneTimbre = 'flute' | 'reed' | 'fifth';
 
 /** Partials of each timbre: ratio to the drone's pitch, and amplitude. All of them soft-edged. */
@@ -45,7 +46,7 @@ interface Voice {
 }
 
 /** Gentle held tones for the ear to lean on. */
-export function createDrone(output: () => { context: AudioContext; room: AudioNode } | null): Drone {
+export function createDrone(output: () => DeskOutput | null): Drone {
   let playing: { voice: Voice; key: string; partialsHz: number[] } | null = null;
   let references: Voice[] = [];
 

@@ -1,5 +1,6 @@
-// The only place that touches AudioContext, worklets and media devices.
-export { createAudioDesk, type AudioDesk, type InputTrouble, type OpenInput } from './audioDesk.ts';
+// The only place that touches AudioContext, worklets and media devices, and the only one that knows what time it is.
+export { createDesk } from './createDesk.ts';
+export type { Desk, DeskInput, DeskTrouble, InputTrouble, OpenInput } from './desk.ts';
 export { createDrone, type Drone, type DroneTimbre } from './drone.ts';
 export { barSounds, createMetronome, type Metronome, type Pulse } from './metronome.ts';
 export { createTakePlayer, type TakePlayer } from './takePlayer.ts';

@@ -1,4 +1,5 @@
 import { renderClick } from '@inner-hum/core/hearing';
+import type { Desk } from './desk.ts';
 
 /** A running beat: beat n falls at `zeroSeconds + n * secondsPerBeat` of the audio clock. */
 export interface Pulse {
@@ -35,7 +36,7 @@ export interface Metronome {
   readonly pulse: Pulse | null;
 }
 
-const TICK_MS = 50;
+const TICK_SECONDS = 0.05;
 const AHEAD_SECONDS = 0.25;
 /** Hidden tabs get one timer a second. */
 const AHEAD_HIDDEN_SECONDS = 2.2;
@@ -51,7 +52,7 @@ const FELT_ACCENT_MS = 60;
  * really sound, so that they can be found in the microphone's sound and kept out of the measurement.
  */
 export function createMetronome(
-  output: () => { context: AudioContext; room: AudioNode } | null,
+  desk: Pick<Desk, 'now' | 'after' | 'output'>,
   onClicks: (times: number[]) => void,
 ): Metronome {
   let pulse: Pulse | null = null;
@@ -59,34 +60,38 @@ export function createMetronome(
   let felt = false;
   /** Clicks are counted in parts of a beat. */
   let nextTick = 0;
-  let timer: ReturnType<typeof setInterval> | null = null;
+  let stopTicking: (() => void) | null = null;
   let click: AudioBuffer | null = null;
   let scheduled: AudioBufferSourceNode[] = [];
-  let trembles: ReturnType<typeof setTimeout>[] = [];
+  let trembles: (() => void)[] = [];
+
+  function clickOf(context: AudioContext): AudioBuffer {
+    if (click) return click;
+    const samples = renderClick(context.sampleRate);
+    click = context.createBuffer(1, samples.length, context.sampleRate);
+    click.copyToChannel(samples, 0);
+    return click;
+  }
 
   function schedule() {
-    const out = output();
-    if (!pulse || !out) return;
-    const { context, room } = out;
-    if (!click) {
-      const samples = renderClick(context.sampleRate);
-      click = context.createBuffer(1, samples.length, context.sampleRate);
-      click.copyToChannel(samples, 0);
-    }
-    const until = context.currentTime + (document.hidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS);
+    if (!pulse) return;
+    const out = desk.output();
+    const now = desk.now();
+    const isHidden = typeof document !== 'undefined' && document.hidden;
+    const until = now + (isHidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS);
     const times: number[] = [];
     for (;;) {
       const beat = nextTick / pulse.subdivision;
       const at = pulse.zeroSeconds + beat * pulse.secondsPerBeat;
       if (at > until) break;
-      const sounds = at >= context.currentTime && barSounds(pulse, beat);
-      if (felt && sounds && Number.isInteger(beat)) tremble(pulse, beat, at - context.currentTime);
+      const sounds = out !== null && at >= now && barSounds(pulse, beat);
+      if (felt && sounds && Number.isInteger(beat)) tremble(pulse, beat, at - now);
       if (heard && sounds) {
-        const source = context.createBufferSource();
-        source.buffer = click;
-        const gain = context.createGain();
+        const source = out.context.createBufferSource();
+        source.buffer = clickOf(out.context);
+        const gain = out.context.createGain();
         gain.gain.value = !Number.isInteger(beat) ? BETWEEN_GAIN : isAccent(pulse, beat) ? ACCENT_GAIN : GAIN;
-        source.connect(gain).connect(room);
+        source.connect(gain).connect(out.room);
         source.start(at);
         source.onended = () => (scheduled = scheduled.filter((other) => other !== source));
         scheduled.push(source);
@@ -97,27 +102,31 @@ export function createMetronome(
     if (times.length > 0) onClicks(times);
   }
 
+  function tick() {
+    schedule();
+    stopTicking = desk.after(TICK_SECONDS, tick);
+  }
+
   function tremble(of: Pulse, beat: number, inSeconds: number) {
     const ms = isAccent(of, beat) ? FELT_ACCENT_MS : FELT_MS;
-    const timer = setTimeout(() => {
-      trembles = trembles.filter((other) => other !== timer);
+    const takeBack = desk.after(inSeconds, () => {
+      trembles = trembles.filter((other) => other !== takeBack);
       navigator.vibrate(ms);
-    }, 1000 * inSeconds);
-    trembles.push(timer);
+    });
+    trembles.push(takeBack);
   }
 
   function silence() {
     for (const source of scheduled) source.stop();
     scheduled = [];
-    trembles.forEach(clearTimeout);
+    for (const takeBack of trembles) takeBack();
     trembles = [];
   }
 
   function restart() {
-    const out = output();
-    if (!pulse || !out) return;
+    if (!pulse) return;
     silence();
-    const passed = (out.context.currentTime + 0.01 - pulse.zeroSeconds) / pulse.secondsPerBeat;
+    const passed = (desk.now() + 0.01 - pulse.zeroSeconds) / pulse.secondsPerBeat;
     nextTick = Math.ceil(passed * pulse.subdivision);
     schedule();
   }
@@ -129,11 +138,11 @@ export function createMetronome(
     start(next) {
       pulse = next;
       restart();
-      timer ??= setInterval(schedule, TICK_MS);
+      if (!stopTicking) tick();
     },
     stop() {
-      if (timer) clearInterval(timer);
-      timer = null;
+      stopTicking?.();
+      stopTicking = null;
       pulse = null;
       silence();
     },

@@ -3,7 +3,7 @@ import { HORN_IDS, hornById, hornWithin, writtenMidi } from '@inner-hum/core/hor
 import { highChart } from '@inner-hum/core/plan';
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { drillAddress, readDrill, readSwell, shelfAddress, swellSearch } from '../session/index.ts';
+import { drillAddress, readDrill, readSwell, shelfAddress, swellSearch } from '../addresses/index.ts';
 import { highSearch, readHighLook } from './high/highAddress.ts';
 import { lookSearch, readLook } from './ladder/ladderAddress.ts';
 import { mapSearch, readMapLook } from './map/mapAddress.ts';

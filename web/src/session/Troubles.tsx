@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
-import { saveUnsaved } from './saveTake.ts';
+import { saveUnsaved } from '../files/index.ts';
 import { useSession } from './SessionProvider.tsx';
 import { troublesWent, type TroubleCode, type SessionStore } from './sessionSlice.ts';
 

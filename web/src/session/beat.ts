@@ -1,5 +1,5 @@
 import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
-import type { AudioDesk, Metronome } from '../audio/index.ts';
+import type { Desk, Metronome } from '../audio/index.ts';
 import type { SettingsRecord } from '../storage/index.ts';
 
 /** The metronome as the settings have it. What beats is the exercise, or without one the free desk at a tempo of its own. */
@@ -22,7 +22,7 @@ const metreOf = (settings: SettingsRecord, exercise: Exercise | null) => ({
   silentBars: settings.silentBars,
 });
 
-export function createBeat(metronome: Metronome, desk: AudioDesk): Beat {
+export function createBeat(metronome: Metronome, desk: Pick<Desk, 'now'>): Beat {
   const start: Beat['start'] = (settings, exercise, zeroSeconds) => {
     metronome.setHeard(isHeard(settings.click));
     metronome.setFelt(settings.felt && settings.click !== 'off');

@@ -1,12 +1,12 @@
 import { notesOf, scoreOf, type Exercise } from '@inner-hum/core/exercise';
 import { droneSpoils } from '@inner-hum/core/hearing';
 import { droneHz, writtenMidi } from '@inner-hum/core/horn';
-import type { Drone } from '../audio/index.ts';
+import type { Desk, Drone } from '../audio/index.ts';
 import type { SessionClient } from '../workers/index.ts';
 import type { SessionSetup } from './setup.ts';
 
 /** Until the drone has come up and half a second of it was heard. */
-const HEARD_MS = 1100;
+const HEARD_SECONDS = 1.1;
 /** A tone of the player may have been in it: only what is heard twice is the drone. */
 const LOOKS = 2;
 /** So often an input that gives no sound may put off the answer; some are shut by a gate of their own while it is quiet. */
@@ -27,25 +27,22 @@ export interface DroneKeeper {
 /** Keeps the drone as it is wished and finds out whether the microphone hears it. */
 export function createDroneKeeper(
   drone: Drone,
+  desk: Pick<Desk, 'after'>,
   client: SessionClient,
   onLeak: (leakDb: number | null) => void,
 ): DroneKeeper {
   let leakDb: number | null = null;
   let heardBy: string | null = null;
-  let timer: ReturnType<typeof setTimeout> | null = null;
+  let noLonger = () => {};
 
   function tell(next: number | null) {
     if (leakDb === next) return;
     leakDb = next;
     onLeak(leakDb);
   }
-  function forget() {
-    if (timer) clearTimeout(timer);
-    timer = null;
-  }
 
   function lookLater(roomFloorDb: number, left = LOOKS, silentLeft = SILENT_LOOKS) {
-    timer = setTimeout(() => void look(roomFloorDb, left, silentLeft), HEARD_MS);
+    noLonger = desk.after(HEARD_SECONDS, () => void look(roomFloorDb, left, silentLeft));
   }
 
   async function look(roomFloorDb: number, left: number, silentLeft: number) {
@@ -58,7 +55,7 @@ export function createDroneKeeper(
   }
 
   function stop() {
-    forget();
+    noLonger();
     drone.stop();
     tell(null);
   }
@@ -81,7 +78,7 @@ export function createDroneKeeper(
       heardBy = settings.source;
       drone.sound(droneHz(wanted, played, tuning, settings.hornId, settings.a4Hz), timbre);
       if (before === drone.partialsHz && !isOther) return;
-      forget();
+      noLonger();
       if (settings.source !== 'microphone') {
         tell(null);
         return;

@@ -1,23 +1,25 @@
-import { FrameTrack } from '@inner-hum/core/hearing';
+import { pitchTarget } from '@inner-hum/core/horn';
+import { scoreOf, secondsPerBeat } from '@inner-hum/core/exercise';
 import type { Dispatch } from '@reduxjs/toolkit';
-import { createAudioDesk, createDrone, createMetronome } from '../audio/index.ts';
+import { createDrone, createMetronome, type Desk, type DeskTrouble } from '../audio/index.ts';
 import { gearOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
-import type { SessionClient } from '../workers/index.ts';
-import { changedWhileArmed, type SessionSetup } from './setup.ts';
-import { minuteKept, phaseChanged, troubleCame, troublesWent, type TroubleCode } from './sessionSlice.ts';
+import type { SessionClient, SessionEvent } from '../workers/index.ts';
 import { createBeat } from './beat.ts';
 import { createDroneKeeper } from './droneKeeper.ts';
-import { createLiveInput } from './liveInput.ts';
-import { createRecovery } from './recovery.ts';
-import { createRoundRunner } from './roundRunner.ts';
-import { createSessionEar } from './sessionEar.ts';
-import type { LiveSound, SessionController } from './sessionTypes.ts';
-import { createTakeRunner, standInOf } from './takeRunner.ts';
-import { INPUT_TROUBLES } from './troubleGroups.ts';
+import { followLive, newLiveSound } from './liveSound.ts';
+import { openInput } from './openInput.ts';
+import { minuteKept, troubleCame, troublesWent, visitShown, type TroubleCode } from './sessionSlice.ts';
+import type { SessionController } from './sessionTypes.ts';
+import { armRequest, standInOf, standInRequest } from './takeRequests.ts';
+import { step } from './visitMachine.ts';
+import { FIRST_STATE, type VisitEffect, type VisitEvent } from './visitState.ts';
+import { viewOf } from './visitView.ts';
 import { watchWorker } from './workerWatch.ts';
 
 export interface SessionConfig {
   client: SessionClient;
+  /** Made with what is to be told of its troubles; null: the trouble is over. */
+  createDesk(onTrouble: (trouble: DeskTrouble | null) => void): Desk;
   dispatch: Dispatch;
   /** Finishes takes that a broken worker or a page that has gone left unfinished. */
   finishTakes(): Promise<void>;
@@ -26,229 +28,260 @@ export interface SessionConfig {
   storeRound(round: RoundRecord): Promise<void>;
 }
 
-/** Ties input, worker, metronome and store together. One per page. */
+/** Runs the visit: does what its machine says, on a desk and a worker, and says to it what comes of that. One per page. */
 export function createSessionController(config: SessionConfig): SessionController {
-  const { client, dispatch, finishTakes, onUnsaved } = config;
-  const trouble = (code: TroubleCode) => dispatch(troubleCame(code));
-  let setup: SessionSetup | null = null;
-  /** Whether a room listens: then an input that failed is opened again by itself. */
-  let listening = false;
+  const { client, dispatch } = config;
+  let state = FIRST_STATE;
+  let sampleRateHz = 48000;
+  /** What the simulated player will play for the take that is ready. */
+  let rendered: { takeId: string; samples: Float32Array<ArrayBuffer> } | null = null;
   const unsaved: WholeTake[] = [];
-  const live: LiveSound = {
-    track: new FrameTrack(),
-    startSeconds: 0,
-    takeId: null,
-    beatZeroSeconds: null,
-    takeFrames: null,
-  };
+  const live = newLiveSound();
 
-  const desk = createAudioDesk((code) => {
-    if (code === null) {
-      dispatch(troublesWent(['suspended', 'micMuted']));
-      return;
-    }
-    if (code === 'micUnplugged') void recovery.changeMicrophone();
-    else trouble(code);
+  const tell = (trouble: TroubleCode) => dispatch(troubleCame(trouble));
+  const desk = config.createDesk((trouble) => {
+    if (trouble === null) dispatch(troublesWent(['suspended', 'micMuted']));
+    else if (trouble === 'micUnplugged') send({ type: 'inputLost' });
+    else tell(trouble);
   });
-  const ear = createSessionEar({
-    live,
-    dispatch,
-    isStandIn: () => setup?.settings.source === 'standIn',
-    onBegun(beatZeroSeconds) {
-      round.began();
-      // Playing to start: the beat joins the player. What is heard now left the speaker a round trip ago.
-      const phrase = round.phrase();
-      if (setup && phrase?.start === 'playToStart')
-        beat.start(setup.settings, phrase, beatZeroSeconds - (setup.roundTripSeconds ?? 0));
-    },
-    onOver(ended) {
-      desk.stopStandIn();
-      round.over(ended?.analysis ?? null, ended?.takeId ?? null);
-    },
-    onUnsaved(take) {
-      unsaved.push(take);
-      void onUnsaved(take);
-    },
-    onWorkerFailed: () => recovery.workerFailed(),
+  const metronome = createMetronome(desk, (times) => {
+    if (state.input === 'microphone') call(client.remote.noteClicks(times));
   });
-  const input = createLiveInput({
-    client,
-    desk,
-    hear(event) {
-      watch.heard();
-      ear(event);
-    },
-    onOpening() {
-      dispatch(phaseChanged('opening'));
-      dispatch(troublesWent(INPUT_TROUBLES));
-    },
-    onTrouble: trouble,
-  });
-  const watch = watchWorker(
-    () => (input.source === null ? null : desk.now()),
-    () => void recovery.restart(),
-  );
-  client.onFailure(() => void recovery.restart());
-  const metronome = createMetronome(desk.output, (times) => {
-    if (setup?.settings.source === 'microphone') void client.remote.noteClicks(times);
-  });
-
   const beat = createBeat(metronome, desk);
   const drone = createDrone(desk.output);
-  const droneKeeper = createDroneKeeper(drone, client, (leakDb) => {
-    if (leakDb !== null && leakDb < Infinity) trouble('droneHeard');
+  const droneKeeper = createDroneKeeper(drone, desk, client, (leakDb) => {
+    if (leakDb !== null && leakDb < Infinity) tell('droneHeard');
     else dispatch(troublesWent(['droneHeard']));
-    if (setup) controller.adjust(setup);
+    send({ type: 'droneHeard' });
   });
-  const takes = createTakeRunner({
-    client,
+  const watch = watchWorker(
     desk,
-    metronome,
-    drone,
-    dispatch,
-    sampleRateHz: () => input.sampleRateHz,
-    droneLeakDb: () => droneKeeper.leakDb,
-    beat,
-  });
-  const round = createRoundRunner({
-    takes,
-    desk,
-    metronome,
-    live,
-    dispatch,
-    setup: () => setup,
-    storeRound: config.storeRound,
-  });
+    () => state.input !== null,
+    () => send({ type: 'workerBroke', worker: state.worker }),
+  );
+  client.onFailure(() => send({ type: 'workerBroke', worker: state.worker }));
 
-  const recovery = createRecovery({
-    client,
-    input,
-    dispatch,
-    finishTakes,
-    isListening: () => listening,
-    hush() {
-      metronome.stop();
-      desk.stopStandIn();
-    },
-    async listenAgain() {
-      if (!setup) return;
-      if (!round.exercise) await controller.goFree(setup);
-      else if (await open(setup)) await round.resume();
-    },
-  });
-
-  async function open(next: SessionSetup): Promise<boolean> {
-    setup = next;
-    const opened = await input.open(next.settings.source);
-    if (!opened) dispatch(phaseChanged('off'));
-    return opened;
+  /** What was said while something else was being carried out has its turn after it. */
+  const waiting: VisitEvent[] = [];
+  function send(event: VisitEvent): void {
+    waiting.push(event);
+    if (waiting.length > 1) return;
+    for (let next = waiting.at(0); next; next = waiting.at(0)) {
+      take(next);
+      waiting.shift();
+    }
   }
 
-  /** What was being played is kept, but its end is no news: something else is wanted now. */
-  function leaveTake() {
-    live.takeId = null;
-    metronome.stop();
+  function take(event: VisitEvent): void {
+    const before = state;
+    const [next, effects] = step(state, event, {
+      nowSeconds: desk.now(),
+      wallSeconds: performance.now() / 1000,
+      dateMs: Date.now(),
+      takeId: crypto.randomUUID(),
+      roundId: crypto.randomUUID(),
+    });
+    state = next;
+    for (const effect of effects) carryOut(effect);
+    if (state === before) return;
+    const isShown =
+      live.takeId === state.take?.id || (state.phase === 'resting' && live.takeId === state.endedTakeId);
+    if (!isShown) live.takeId = null;
+    desk.hurry(
+      ['counting', 'playing', 'judging'].includes(state.phase) ||
+        state.restUntil !== null ||
+        state.take?.sound === 'sounding',
+    );
+    dispatch(visitShown(viewOf(state)));
   }
 
-  const controller: SessionController = {
+  /** A call of the worker that fails is a worker that broke. */
+  function call(answer: Promise<unknown>): void {
+    const { worker } = state;
+    answer.catch(() => send({ type: 'workerBroke', worker }));
+  }
+
+  function carryOut(effect: VisitEffect): void {
+    switch (effect.do) {
+      case 'open':
+        void open(effect);
+        return;
+      case 'replaceWorker':
+        client.restart();
+        return;
+      case 'finishTakes':
+        config.finishTakes().catch(() => tell('storageRefused'));
+        return;
+      case 'arm': {
+        const { setup, round, takeId, afterSilence } = effect;
+        const roundTripSeconds = setup.roundTripSeconds ?? desk.outputLatencySeconds();
+        const { leakDb } = droneKeeper;
+        const request = { takeId, afterSilence, roundTripSeconds, droneLeakDb: leakDb };
+        call(client.remote.arm(armRequest(setup, round, request)));
+        return;
+      }
+      case 'adjust': {
+        const { settings, scale } = effect.setup;
+        call(client.remote.adjust({ eyes: settings.eyes, scale, droneLeakDb: droneKeeper.leakDb }));
+        return;
+      }
+      case 'disarm':
+        call(client.remote.disarm());
+        return;
+      case 'endTake':
+        call(client.remote.endTake());
+        return;
+      case 'beginAt':
+        call(client.remote.beginAt(effect.beatZeroSeconds, effect.leadSeconds));
+        return;
+      case 'render':
+        call(render(effect));
+        return;
+      case 'perform':
+        perform(effect);
+        return;
+      case 'performFree':
+        call(performFree(effect));
+        return;
+      case 'hush':
+        desk.stopPerforming();
+        drone.hush();
+        return;
+      case 'refer': {
+        const { setup, exercise, beatZeroSeconds: zero } = effect;
+        const beatSeconds = secondsPerBeat(exercise);
+        for (const { item, startBeat, endBeat } of scoreOf(exercise)) {
+          if (item.kind !== 'hear') continue;
+          const { targetHz } = pitchTarget(item, setup.settings.hornId, setup.settings.a4Hz);
+          drone.refer(targetHz, zero + startBeat * beatSeconds, zero + endBeat * beatSeconds);
+        }
+        return;
+      }
+      case 'startBeat':
+        if (!effect.unlessRunning || !metronome.pulse)
+          beat.start(effect.setup.settings, effect.exercise, effect.zeroSeconds);
+        return;
+      case 'setMetre':
+      case 'setClick':
+      case 'setTempo':
+        beat[effect.do](effect.setup.settings, effect.exercise);
+        return;
+      case 'stopBeat':
+        metronome.stop();
+        return;
+      case 'drone':
+        droneKeeper.update(effect.setup, effect.exercise);
+        return;
+      case 'stopDrone':
+        droneKeeper.stop();
+        return;
+      case 'restUntil': {
+        const { takeId, atSeconds } = effect;
+        desk.after(Math.max(0, atSeconds - desk.now()), () => send({ type: 'restOver', takeId }));
+        return;
+      }
+      case 'storeRound':
+        config.storeRound(effect.record).catch(() => tell('storageRefused'));
+        return;
+      case 'tell':
+        tell(effect.trouble);
+        return;
+      case 'tellNoLonger':
+        dispatch(troublesWent([...effect.troubles]));
+    }
+  }
+
+  async function open({ openingId, input }: Extract<VisitEffect, { do: 'open' }>) {
+    const { worker } = state;
+    const opened = await openInput(client, desk, input, (event) => hear(event, worker));
+    if (typeof opened === 'string') {
+      send({ type: 'notOpened', openingId, trouble: opened });
+      return;
+    }
+    if (openingId === state.opening?.id) sampleRateHz = opened.sampleRateHz;
+    opened.troubles.forEach(tell);
+    send({ type: 'opened', openingId });
+  }
+
+  async function render({ setup, round, takeId, seed }: Extract<VisitEffect, { do: 'render' }>) {
+    const samples = await client.remote.renderStandIn(standInRequest(setup, round, sampleRateHz, seed));
+    rendered = { takeId, samples };
+    send({ type: 'rendered', takeId });
+  }
+
+  function perform({ takeId, atSeconds }: Extract<VisitEffect, { do: 'perform' }>) {
+    if (rendered?.takeId !== takeId) return;
+    const { samples } = rendered;
+    rendered = null;
+    desk.perform({ samples, sampleRateHz, atSeconds, onOver: () => send({ type: 'performed', takeId }) });
+  }
+
+  async function performFree({ setup }: Extract<VisitEffect, { do: 'performFree' }>) {
+    const samples = await client.remote.renderFreePlaying({ ...standInOf(setup, sampleRateHz), seed: 1 });
+    if (state.phase === 'free' && state.setup === setup)
+      desk.perform({ samples, sampleRateHz, atSeconds: 0, onOver: null });
+  }
+
+  /** What the worker tells. Takes that could not be stored are kept in any case; all else is news of the present take, or none. */
+  function hear(event: SessionEvent, worker: number): void {
+    watch.heard();
+    followLive(live, event, state.take?.id ?? null);
+    switch (event.type) {
+      case 'segment': {
+        const { takeId: id, startSeconds, beatZeroSeconds } = event;
+        if (id === null || beatZeroSeconds === null) return;
+        const zero = startSeconds + beatZeroSeconds;
+        send({ type: 'takeBegun', takeId: id, startSeconds, beatZeroSeconds: zero });
+        return;
+      }
+      case 'takeOver':
+      case 'takeEnded':
+      case 'nothingHeard':
+        send(event);
+        return;
+      case 'takeUnsaved':
+        unsaved.push(event.take);
+        void config.onUnsaved(event.take);
+        tell('takeUnsaved');
+        return;
+      case 'storageTrouble':
+        tell(event.full ? 'storageFull' : 'storageRefused');
+        return;
+      case 'trouble':
+        // The simulated player is silent, soft and loud as it likes: that is no trouble.
+        if (state.input === 'microphone' || event.trouble === 'lostSound') tell(event.trouble);
+        return;
+      case 'workerFailed':
+        send({ type: 'workerBroke', worker });
+    }
+  }
+
+  return {
     live,
     desk,
     metronome,
-    forgetInput: input.forget,
     unsaved,
-    async goFree(next) {
-      listening = true;
-      round.unload();
-      metronome.stop();
-      if (!(await open(next))) return;
-      live.takeId = null;
-      await client.remote.disarm();
-      live.beatZeroSeconds = null;
-      dispatch(phaseChanged('free'));
-      if (next.settings.click !== 'off') beat.start(next.settings, null, desk.now() + 0.1);
-      droneKeeper.update(next, null);
-      if (next.settings.source !== 'standIn') return;
-      const samples = await client.remote.renderFreePlaying({
-        ...standInOf(next, input.sampleRateHz),
-        seed: 1,
-      });
-      if (round.exercise === null) desk.playStandIn(samples, input.sampleRateHz, 0, true);
-    },
-    async rest() {
-      listening = false;
-      round.unload();
-      live.takeId = null;
-      metronome.stop();
-      droneKeeper.stop();
-      if (input.source !== null) await client.remote.disarm();
-    },
-    async arm(next, wanted, from) {
-      listening = true;
-      desk.stopStandIn();
-      metronome.stop();
-      live.takeId = null;
-      if (!(await open(next))) return;
-      await round.load(wanted, from);
-      dispatch(phaseChanged('armed'));
-      droneKeeper.update(next, round.exercise);
-    },
-    adjust(next) {
-      if (!setup) return;
-      setup = changedWhileArmed(setup, next);
-      beat.setMetre(setup.settings, round.phrase());
-      droneKeeper.update(setup, round.exercise);
-      if (round.exercise)
-        void client.remote.adjust({
-          eyes: setup.settings.eyes,
-          scale: setup.scale,
-          droneLeakDb: droneKeeper.leakDb,
-        });
-    },
-    async begin() {
-      if (!setup || !round.exercise) return;
-      if (input.source !== null) await round.begin();
-      else if (await open(setup)) await round.resume();
-    },
-    async again() {
-      leaveTake();
-      await round.again();
-    },
-    async skip() {
-      leaveTake();
-      await round.skip();
-    },
-    async pause() {
-      leaveTake();
-      round.pause();
-      await client.remote.disarm();
-    },
-    async endTake() {
-      await client.remote.endTake();
-    },
+    goFree: (setup) => send({ type: 'goFree', setup }),
+    arm: (setup, exercise, address) => send({ type: 'arm', setup, exercise, address }),
+    leave: () => send({ type: 'leave' }),
+    adjust: (setup) => send({ type: 'adjust', setup }),
+    begin: () => send({ type: 'begin' }),
+    again: () => send({ type: 'again' }),
+    skip: () => send({ type: 'skip' }),
+    pause: () => send({ type: 'pause' }),
+    endTake: () => send({ type: 'endTake' }),
+    forgetInput: () => send({ type: 'forgetInput' }),
+    setClick: (click) => send({ type: 'setClick', click }),
+    setTempo: (tempoBpm) => send({ type: 'setTempo', tempoBpm }),
     async keepLastMinute() {
+      const { setup } = state;
       if (!setup) return;
       const { hornId, a4Hz, source } = setup.settings;
-      const id = await client.remote.keepLastMinute({
-        hornId,
-        gear: gearOf(setup.settings),
-        a4Hz,
-        scale: setup.scale,
-        source,
-      });
+      const gear = gearOf(setup.settings);
+      const id = await client.remote.keepLastMinute({ hornId, gear, a4Hz, scale: setup.scale, source });
       dispatch(minuteKept(id));
     },
     hearStandIn: (request) => client.remote.hearStandIn(request),
     clickDelays: (due) => client.remote.clickDelays(due),
-    setClick(click) {
-      if (!setup) return;
-      setup = { ...setup, settings: { ...setup.settings, click } };
-      beat.setClick(setup.settings, round.phrase());
-    },
-    setTempo(tempoBpm) {
-      if (!setup) return;
-      setup = { ...setup, settings: { ...setup.settings, tempoBpm } };
-      beat.setTempo(setup.settings, round.phrase());
-    },
   };
-  return controller;
 }

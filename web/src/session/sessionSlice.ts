@@ -1,11 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-
-/**
- * `off`: nothing is heard. `free`: the desk as tuner and metronome. `armed`: the next tone of the note begins
- * a take. `counting`: the bar before a counted take. `playing`: a take is being kept. `ended`: its verdict is
- * up; in play-to-start the next tone begins another.
- */
-export type SessionPhase = 'off' | 'opening' | 'free' | 'armed' | 'counting' | 'playing' | 'ended';
+import type { VisitPhase } from './visitState.ts';
 
 /** Everything that can be wrong; each has its sentence and its way forward in the message files. */
 export type TroubleCode =
@@ -35,10 +29,10 @@ export type TroubleCode =
   | 'workerFailed'
   | 'workerRestarted';
 
-/** Where a round is. A single take is a round of one without an id. */
+/** Where a round is. A single swell is a round of one without an id. */
 export interface RoundState {
   id: string | null;
-  /** The phrase that is shown: played, or just ended. */
+  /** The phrase that is shown: ready, played, or just ended. */
   index: number;
   count: number;
   /** Time of the audio clock at which the rest is over and the next phrase begins; null while there is no rest. */
@@ -47,14 +41,18 @@ export interface RoundState {
   over: boolean;
 }
 
-export interface SessionState {
-  phase: SessionPhase;
-  troubles: TroubleCode[];
+/** Of a visit, what rooms show. */
+export interface SessionView {
+  phase: VisitPhase;
   /** The take just ended, whose verdict is shown. */
   takeId: string | null;
+  round: RoundState;
+}
+
+export interface SessionState extends SessionView {
+  troubles: TroubleCode[];
   /** What the last key press kept or could not keep. */
   keptTakeId: string | null;
-  round: RoundState;
   /** A newer version of the app runs in another tab, and has taken the database over. */
   outdated: boolean;
 }
@@ -86,15 +84,8 @@ export const sessionSlice = createSlice({
   name: 'session',
   initialState,
   reducers: {
-    phaseChanged(state, { payload }: PayloadAction<SessionPhase>) {
-      state.phase = payload;
-    },
-    takeEnded(state, { payload }: PayloadAction<string>) {
-      state.phase = 'ended';
-      state.takeId = payload;
-    },
-    roundChanged(state, { payload }: PayloadAction<Partial<RoundState>>) {
-      Object.assign(state.round, payload);
+    visitShown(state, { payload }: PayloadAction<SessionView>) {
+      Object.assign(state, payload);
     },
     outdated(state) {
       state.outdated = true;
@@ -111,5 +102,4 @@ export const sessionSlice = createSlice({
   },
 });
 
-export const { phaseChanged, takeEnded, roundChanged, minuteKept, outdated, troubleCame, troublesWent } =
-  sessionSlice.actions;
+export const { visitShown, minuteKept, outdated, troubleCame, troublesWent } = sessionSlice.actions;

@@ -1,6 +1,6 @@
 import type { Exercise } from '@inner-hum/core/exercise';
 import type { FrameTrack } from '@inner-hum/core/hearing';
-import type { AudioDesk, Metronome } from '../audio/index.ts';
+import type { Desk, Metronome } from '../audio/index.ts';
 import type { HeardStandIn, StandInRequest } from '../workers/index.ts';
 import type { WholeTake } from '../storage/index.ts';
 import type { SessionSetup } from './setup.ts';
@@ -19,33 +19,33 @@ export interface LiveSound {
 
 export interface SessionController {
   readonly live: LiveSound;
-  readonly desk: AudioDesk;
+  readonly desk: Desk;
   readonly metronome: Metronome;
   /** The next opening asks the browser for the input anew. */
   forgetInput(): void;
   /** The desk as tuner and metronome. */
-  goFree(setup: SessionSetup): Promise<void>;
+  goFree(setup: SessionSetup): void;
   /** A room of the Stand is left: a running take ends and is kept, sounds stop, the input stays open. */
-  rest(): Promise<void>;
+  leave(): void;
   /** Makes an exercise ready: the note begins it, or `begin` counts in. `address` is where it is played again. */
-  arm(setup: SessionSetup, exercise: Exercise, address: string): Promise<void>;
+  arm(setup: SessionSetup, exercise: Exercise, address: string): void;
   /** What may change while armed: eyes, beat, drone, and the scale learned from the last takes. */
   adjust(setup: SessionSetup): void;
   /** Begins, or goes on after a pause. */
-  begin(): Promise<void>;
+  begin(): void;
   /** The phrase just played, once more. */
-  again(): Promise<void>;
-  skip(): Promise<void>;
+  again(): void;
+  skip(): void;
   /** Ends what is played and waits. */
-  pause(): Promise<void>;
-  endTake(): Promise<void>;
+  pause(): void;
+  endTake(): void;
+  setClick(click: SessionSetup['settings']['click']): void;
+  setTempo(tempoBpm: number): void;
   keepLastMinute(): Promise<void>;
   /** Round-trip delays of clicks that were due at these times. */
   clickDelays(due: number[]): Promise<number[]>;
-  /** How the listener hears a stand-in performance, without keeping it. */
+  /** How the listener hears a simulated performance, without keeping it. */
   hearStandIn(request: StandInRequest): Promise<HeardStandIn>;
-  setClick(click: SessionSetup['settings']['click']): void;
-  setTempo(tempoBpm: number): void;
   /** Takes of this visit that could not be stored and are not saved as files yet. */
   readonly unsaved: WholeTake[];
 }

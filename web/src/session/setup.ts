@@ -3,6 +3,7 @@ import { readFingeringKey, type Fingering } from '@inner-hum/core/horn';
 import { learnScale } from '@inner-hum/core/judge';
 import { PROFILES, type ProfileId, type StandInProfile } from '@inner-hum/core/standin';
 import { useLiveQuery } from 'dexie-react-hooks';
+import type { DeskInput } from '../audio/index.ts';
 import {
   mouthpieceOf,
   preferredFingerings,
@@ -24,6 +25,10 @@ export interface SessionSetup {
   /** Whether this place was calibrated, or needs no calibration. */
   calibrated: boolean;
 }
+
+/** What is opened for a set-up: the microphone, or the simulated player at its pace. */
+export const inputOf = ({ settings: { source, pace } }: SessionSetup): DeskInput =>
+  source === 'standIn' && pace === 'quick' ? 'quick' : source;
 
 /** A set-up with what may become another while an exercise stands ready: eyes, beat, drone and the scale. */
 export function changedWhileArmed(standing: SessionSetup, next: SessionSetup): SessionSetup {

@@ -1,6 +1,8 @@
+import type { Desk } from '../audio/index.ts';
+
 /** Longer than any single piece of work of the worker on a slow machine. */
 const STUCK_SECONDS = 8;
-const LOOK_MS = 1000;
+const LOOK_SECONDS = 1;
 
 export interface WorkerWatch {
   /** Something came from the worker. */
@@ -9,25 +11,28 @@ export interface WorkerWatch {
 
 /**
  * Calls `onStuck` when an open input runs by the audio clock for 8 s and nothing comes from the worker: it has died
- * without a word or hangs. `clockSeconds` is null while no input is open.
+ * without a word or hangs.
  */
-export function watchWorker(clockSeconds: () => number | null, onStuck: () => void): WorkerWatch {
-  let heardAt = 0;
-  let fresh = true;
-  setInterval(() => {
-    const now = clockSeconds();
-    if (now === null || fresh) {
-      heardAt = now ?? 0;
-      fresh = now === null;
-      return;
+export function watchWorker(
+  desk: Pick<Desk, 'now' | 'after'>,
+  isOpen: () => boolean,
+  onStuck: () => void,
+): WorkerWatch {
+  /** Null: nothing is expected of it yet. */
+  let heardAt: number | null = null;
+  const look = () => {
+    if (!isOpen()) heardAt = null;
+    else if (heardAt === null) heardAt = desk.now();
+    else if (desk.now() - heardAt >= STUCK_SECONDS) {
+      heardAt = null;
+      onStuck();
     }
-    if (now - heardAt < STUCK_SECONDS) return;
-    fresh = true;
-    onStuck();
-  }, LOOK_MS);
+    desk.after(LOOK_SECONDS, look);
+  };
+  desk.after(LOOK_SECONDS, look);
   return {
     heard() {
-      heardAt = clockSeconds() ?? 0;
+      heardAt = desk.now();
     },
   };
 }

@@ -59,6 +59,7 @@ export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check>
   hornId: oneOf(...HORN_IDS),
   source: oneOf('microphone', 'standIn'),
   profileId: isText(40),
+  pace: oneOf('realTime', 'quick'),
   a4Hz: between(390, 470),
   ranges: someOf(HORN_IDS, shaped({ lowest: isMidi, highest: isMidi })),
   topKeys: someOf(HORN_IDS, oneOf(...TOP_KEYS)),

@@ -9,6 +9,8 @@ export interface SettingsRecord {
   hornId: HornId;
   source: 'microphone' | 'standIn';
   profileId: string;
+  /** How fast the simulated player plays: as players do, or as fast as it is heard. */
+  pace: 'realTime' | 'quick';
   a4Hz: number;
   /** The notes the player works on, where they are not all that the horn has. */
   ranges: Partial<Record<HornId, NoteRange>>;
@@ -86,6 +88,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   hornId: 'alto',
   source: 'microphone',
   profileId: 'goodDay',
+  pace: 'realTime',
   a4Hz: 440,
   ranges: {},
   topKeys: {},

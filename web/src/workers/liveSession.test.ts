@@ -33,6 +33,8 @@ afterEach(() => {
 
 function armed(start: StartMode): ArmRequest {
   return {
+    takeId: `take-${count}`,
+    afterSilence: false,
     context: {
       exercise: buildSwell({ note: writtenMidi(67), shape: 'growFade', beats: 4, tempoBpm: 120, start }),
       hornId: 'alto',
@@ -76,7 +78,8 @@ async function playInto(start: StartMode, leadSeconds: number, hurt: () => void 
 it('starts with the note and keeps its sound so that hearing it again gives the same frames', async () => {
   const events = await playInto('playToStart', 1.5);
   const [take] = await newestTakes(1000);
-  expect(events.filter(({ type }) => type === 'takeEnded')).toEqual([
+  expect(events.filter(({ type }) => type === 'takeOver' || type === 'takeEnded')).toEqual([
+    { type: 'takeOver', takeId: take.id },
     { type: 'takeEnded', takeId: take.id, analysis: take.analysis },
   ]);
   // 0.6 s of what came before the tone belong to the take.
@@ -103,7 +106,7 @@ it('keeps nothing where no tone came', async () => {
   session.beginAt(0.5, 0.5);
   for (let n = 0; n < 2 * RATE; n += 512) session.push({ startFrame: n, samples: new Float32Array(512) });
   await session.endTake();
-  expect(events.at(-1)).toEqual({ type: 'nothingHeard' });
+  expect(events.at(-1)).toEqual({ type: 'nothingHeard', takeId: `take-${count}` });
   expect(await newestTakes(1000)).toEqual([]);
 });
 

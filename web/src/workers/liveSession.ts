@@ -20,10 +20,18 @@ const LOST_SECONDS = 0.03;
 /** How often a take that ends where it breaks is asked whether it has. */
 const FAULT_EVERY_FRAMES = 25;
 
+/** A take goes on so much longer than the frame that ended it: by then that frame was told, however the sound was cut. */
+const TAIL_SECONDS = 0.16;
+/** Before a note that follows a take there must have been so much silence: it may lie in the end of that take. */
+const LOOK_BACK_FRAMES = 40;
+
 interface RunningTake {
   recorder: TakeRecorder;
   context: TakeContext;
   startSample: number;
+  roundTripSeconds: number;
+  /** Where it ends, once that is known. */
+  endSample: number | null;
   releaseLock(): void;
 }
 
@@ -48,8 +56,8 @@ export interface LiveSession {
 
 /**
  * Listens to one running input. Frames go out as they are heard; while armed, a tone (or the counted beat)
- * begins a take: a fresh listener hears it from its first sample on, so that the take's frames are the same
- * whenever its sound is heard again.
+ * begins a take, once: a fresh listener hears it from its first sample on, so that the take's frames are the same
+ * whenever its sound is heard again. Where a take begins and ends does not depend on how the sound was cut into blocks.
  */
 export function createLiveSession(sampleRateHz: number, send: (event: SessionEvent) => void): LiveSession {
   const history = new SoundHistory(sampleRateHz);
@@ -66,10 +74,12 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   let begun = false;
   let leakDb: number | null = null;
   let segmentStart = 0;
+  /** The frame of this segment from which on the next take's note is looked for. */
+  let freeFrom = 0;
 
   const limitsOf = ({ context: { exercise, hornId, a4Hz } }: ArmRequest) =>
     takeLimits(exercise, hornId, a4Hz);
-  const newGate = (request: ArmRequest, afterSilence: boolean) =>
+  const newGate = (request: ArmRequest, { afterSilence }: Pick<ArmRequest, 'afterSilence'> = request) =>
     createTakeGate({ ...limitsOf(request), roomFloorDb: floorOf(request), afterSilence });
   const withDrone = (request: ArmRequest): ArmRequest => ({
     ...request,
@@ -83,11 +93,14 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     listener = createListener({ sampleRateHz });
     track = new FrameTrack();
     sent = 0;
+    freeFrom = 0;
+    segmentStart = startSample;
     send({ type: 'segment', startSeconds: startSample / sampleRateHz, takeId, beatZeroSeconds });
   }
 
   function beginTake(request: ArmRequest, startSample: number, liveBeatZero: number, counted: boolean) {
-    const takeId = crypto.randomUUID();
+    const { takeId } = request;
+    armed = null;
     const context: TakeContext = {
       ...request.context,
       roomFloorDb: leakDb === Infinity ? request.context.roomFloorDb : floorOf(request),
@@ -108,10 +121,12 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       onStorageTrouble: (full) => send({ type: 'storageTrouble', full }),
       onUnsaved: (take) => send({ type: 'takeUnsaved', take }),
     });
-    take = { recorder, context, startSample, releaseLock: holdTakeLock(takeId) };
+    const { roundTripSeconds } = request;
+    const releaseLock = holdTakeLock(takeId);
+    take = { recorder, context, startSample, roundTripSeconds, endSample: null, releaseLock };
     for (const time of dueClicks) recorder.noteDueClick(toTakeTime(time));
     newSegment(startSample, takeId, liveBeatZero);
-    gate = newGate(request, false);
+    gate = newGate(request, { afterSilence: false });
     gate.open(Math.round(Math.max(0, liveBeatZero) / FRAME_SECONDS));
     const early = history.since(startSample);
     recorder.append(early);
@@ -119,26 +134,31 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   }
 
   const toTakeTime = (contextSeconds: number) =>
-    contextSeconds + (armed?.roundTripSeconds ?? 0) - (take?.startSample ?? 0) / sampleRateHz;
+    contextSeconds + (take?.roundTripSeconds ?? 0) - (take?.startSample ?? 0) / sampleRateHz;
 
-  /** Ends the running take; frames go on as they are, and the same request stays armed. */
+  /** Ends the running take; frames go on as they are. */
   function finishTake() {
     const ended = take;
     if (!ended) return;
+    const { takeId } = ended.recorder;
     take = null;
-    gate = armed && armed.context.exercise.start === 'playToStart' ? newGate(armed, true) : null;
+    gate = null;
+    freeFrom = Math.max(0, track.count - LOOK_BACK_FRAMES);
+    tellFrames();
+    send({ type: 'takeOver', takeId });
     ending = ended.recorder
       .finish(track)
       .then((analysis) =>
-        send(
-          analysis
-            ? { type: 'takeEnded', takeId: ended.recorder.takeId, analysis }
-            : { type: 'nothingHeard' },
-        ),
+        send(analysis ? { type: 'takeEnded', takeId, analysis } : { type: 'nothingHeard', takeId }),
       )
       // What could not be judged stays journaled, and is found on the next visit.
       .catch((error: unknown) => send({ type: 'workerFailed', message: String(error) }))
       .finally(ended.releaseLock);
+  }
+
+  function tellFrames() {
+    if (track.count > sent) send({ type: 'frames', columns: track.slice(sent) });
+    sent = track.count;
   }
 
   function lookAtNewFrames() {
@@ -146,20 +166,42 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       const trouble = watch.lookAtFrame(track, i);
       if (trouble) send({ type: 'trouble', trouble });
       const move = gate?.look(track, i) ?? null;
-      if (move?.type === 'start' && armed && !take) {
-        send({ type: 'frames', columns: track.slice(sent, i + 1) });
-        const onset = Math.round(move.startFrame * FRAME_SECONDS * sampleRateHz) + segmentStart;
-        const { preRollSeconds, firstNoteSeconds } = limitsOf(armed);
-        const start = Math.max(history.start, onset - Math.round(preRollSeconds * sampleRateHz));
-        segmentStart = start;
-        beginTake(armed, start, (onset - start) / sampleRateHz - firstNoteSeconds, false);
-        lookAtNewFrames();
-        return;
-      }
-      if (move?.type === 'end' || breaksAt(i)) finishTake();
+      if (move?.type === 'start' && begins(move.startFrame)) return;
+      if (take && take.endSample === null && (move?.type === 'end' || breaksAt(i)))
+        take.endSample =
+          take.startSample + Math.round(((i + 1) * FRAME_SECONDS + TAIL_SECONDS) * sampleRateHz);
     }
-    if (track.count > sent) send({ type: 'frames', columns: track.slice(sent) });
-    sent = track.count;
+    tellFrames();
+  }
+
+  /** The note that was waited for began at this frame; a whole number of frames before it the take begins. */
+  function begins(onsetFrame: number): boolean {
+    if (!armed || take) return false;
+    const { preRollSeconds, firstNoteSeconds } = limitsOf(armed);
+    const onset = segmentStart + Math.round(onsetFrame * FRAME_SECONDS * sampleRateHz);
+    const preRoll = Math.round(Math.round(preRollSeconds / FRAME_SECONDS) * FRAME_SECONDS * sampleRateHz);
+    const start = Math.max(history.start, segmentStart, onset - preRoll);
+    tellFrames();
+    beginTake(armed, start, (onset - start) / sampleRateHz - firstNoteSeconds, false);
+    lookAtNewFrames();
+    return true;
+  }
+
+  /** The next sound, in which nothing ends: to the recorder and the listener. */
+  function hear(part: Float32Array<ArrayBuffer>) {
+    const from = history.end;
+    history.append(part);
+    if (countedStart && armed && history.end > countedStart.sample) {
+      const start = Math.max(history.start, countedStart.sample);
+      const zero = Math.round((countedStart.beatZeroSeconds + armed.roundTripSeconds) * sampleRateHz);
+      const beatZero = (zero - start) / sampleRateHz;
+      countedStart = null;
+      beginTake(armed, start, beatZero, true);
+    } else {
+      take?.recorder.append(part);
+      listener.push(from < segmentStart ? part.subarray(segmentStart - from) : part, track);
+    }
+    lookAtNewFrames();
   }
 
   /** Whether a running take that is to end where it breaks has broken. */
@@ -173,8 +215,9 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       if (!begun) {
         begun = true;
         history.begin(startFrame);
-        segmentStart = startFrame;
-        newSegment(startFrame, null, null);
+        // On a whole frame of the clock: a sound that begins on one gives the same frames whenever it is played.
+        const hop = FRAME_SECONDS * sampleRateHz;
+        newSegment(Math.round(Math.ceil(startFrame / hop) * hop), null, null);
       }
       const lost = startFrame - history.end;
       // What the machine was too busy to hear becomes silence, so that the clock stays true.
@@ -185,20 +228,17 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       }
       // What is heard is what is kept, bit for bit, and can be packed without loss.
       roundToSteps(block);
-      history.append(block);
       const trouble = watch.lookAtSamples(block);
       if (trouble) send({ type: 'trouble', trouble });
-      if (countedStart && armed && history.end > countedStart.sample) {
-        const start = Math.max(history.start, countedStart.sample);
-        segmentStart = start;
-        const beatZero = countedStart.beatZeroSeconds + armed.roundTripSeconds - start / sampleRateHz;
-        countedStart = null;
-        beginTake(armed, start, beatZero, true);
-      } else {
-        take?.recorder.append(block);
-        listener.push(block, track);
+      let rest = block;
+      const end = take?.endSample ?? Infinity;
+      if (history.end + rest.length >= end) {
+        const count = Math.max(0, end - history.end);
+        if (count > 0) hear(rest.subarray(0, count));
+        finishTake();
+        rest = rest.subarray(count);
       }
-      lookAtNewFrames();
+      if (rest.length > 0) hear(rest);
     },
     arm(request) {
       if (take) finishTake();
@@ -206,17 +246,22 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       armed = withDrone(request);
       countedStart = null;
       dueClicks = [];
-      gate = armed.context.exercise.start === 'playToStart' ? newGate(armed, false) : null;
       watch = createSoundWatch(levelAtFraction(markFraction('pp'), request.context.scale));
+      gate = armed.context.exercise.start === 'playToStart' ? newGate(armed) : null;
+      if (!gate || !request.afterSilence) return;
+      // The next note may have come while the take before it was still being judged.
+      for (let i = freeFrom; i < sent; i++) {
+        const move = gate.look(track, i);
+        if (move?.type === 'start' && begins(move.startFrame)) return;
+      }
     },
     adjust({ eyes, scale, droneLeakDb }) {
-      if (!armed) return;
       const isNews = leakDb !== droneLeakDb;
       leakDb = droneLeakDb;
-      armed = withDrone({ ...armed, eyes, context: { ...armed.context, scale } });
-      if (isNews && gate && !take) gate = newGate(armed, false);
+      if (armed) armed = withDrone({ ...armed, eyes, context: { ...armed.context, scale } });
+      if (armed && isNews && gate) gate = newGate(armed, { afterSilence: false });
       if (eyes === 'watch') take?.recorder.watched();
-      if (armed.context.droneSpoils) take?.recorder.droneHeard();
+      if (leakDb !== null && leakDb < Infinity) take?.recorder.droneHeard();
     },
     beginAt(beatZeroSeconds, leadSeconds) {
       countedStart = {

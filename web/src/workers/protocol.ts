@@ -6,16 +6,22 @@ import type { SoundTrouble } from '@inner-hum/core/tone';
 import type { HornId } from '@inner-hum/core/horn';
 import type { Gear, WholeTake } from '../storage/index.ts';
 
-/** What the capture worklet posts: `samples` begin at `startFrame` of the audio clock. */
+/** What comes from an input: `samples` begin at `startFrame` of the audio clock. */
 export interface CapturedBlock {
   startFrame: number;
   samples: Float32Array<ArrayBuffer>;
+  /** Whoever sends waits until this was heard. */
+  answer?: boolean;
 }
 
 export type InputSource = 'microphone' | 'standIn';
 
 /** What makes a take out of playing; everything it will be judged by, and how it was played. */
 export interface ArmRequest {
+  /** What the take will be called. Everything said of it carries this. */
+  takeId: string;
+  /** A note that still sounds belongs to the take before and does not begin this one. */
+  afterSilence: boolean;
   context: Omit<TakeContext, 'beatZeroSeconds'>;
   gear: Gear;
   source: InputSource;
@@ -29,7 +35,7 @@ export interface ArmRequest {
   droneLeakDb: number | null;
 }
 
-/** What may change between two takes without arming anew. */
+/** What may change while a take is ready or played. */
 export interface ArmChange {
   eyes: 'watch' | 'blind';
   scale: DynamicScale;
@@ -50,11 +56,14 @@ export type LiveTrouble = SoundTrouble | 'lostSound';
 
 /** A take that could not be stored comes to the page whole, to be saved as a file. */
 export type SessionEvent =
-  /** A new row of frames begins; `startSeconds` is its time 0 on the audio clock. */
+  /** A new row of frames begins, with a take unless `takeId` is null; `startSeconds` is its time 0 on the audio clock, beat 0 is on the take's own. */
   | { type: 'segment'; startSeconds: number; takeId: string | null; beatZeroSeconds: number | null }
   | { type: 'frames'; columns: FrameColumns }
+  /** The sound of a take is over; it is being judged. */
+  | { type: 'takeOver'; takeId: string }
   | { type: 'takeEnded'; takeId: string; analysis: TakeAnalysis }
-  | { type: 'nothingHeard' }
+  /** A take began, and no tone came. */
+  | { type: 'nothingHeard'; takeId: string }
   | { type: 'trouble'; trouble: LiveTrouble }
   | { type: 'storageTrouble'; full: boolean }
   | { type: 'takeUnsaved'; take: WholeTake }

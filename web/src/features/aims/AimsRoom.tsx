@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import { addAim, finishAim } from '../../storage/index.ts';
 import { AimsView } from './AimsView.tsx';
 import { useAims } from './useAims.ts';

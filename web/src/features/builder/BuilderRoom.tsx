@@ -3,7 +3,8 @@ import { Box } from '@chakra-ui/react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
-import { playersHorn, saveExercises } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
+import { saveExercises } from '../../files/index.ts';
 import {
   addOwnExercise,
   deleteOwnExercise,

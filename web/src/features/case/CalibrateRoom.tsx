@@ -25,7 +25,7 @@ export function Component() {
   const running = step !== null && step < STEPS.length ? STEPS[step] : null;
 
   useEffect(() => {
-    if (running === null || fault !== null) return undefined;
+    if (running === null || fault !== null || phase !== 'free') return undefined;
     const abort = new AbortController();
     const next = (found: Partial<CalibrationFindings>) => {
       if (abort.signal.aborted) return;
@@ -35,20 +35,20 @@ export function Component() {
     const fail = (why: CalibrationFault) => {
       if (!abort.signal.aborted) setFault(why);
     };
-    const { live } = session;
+    const { live, desk } = session;
     switch (running) {
       case 'room':
-        void measureRoom(live, abort.signal).then((roomFloorDb) =>
+        void measureRoom(live, desk, abort.signal).then((roomFloorDb) =>
           roomFloorDb === null ? fail('noSound') : next({ roomFloorDb }),
         );
         break;
       case 'soft':
-        void measureLoudness(live, findings.roomFloorDb, abort.signal).then(
+        void measureLoudness(live, desk, findings.roomFloorDb, abort.signal).then(
           (softDb) => softDb !== null && next({ softDb }),
         );
         break;
       case 'loud':
-        void measureLoudness(live, findings.roomFloorDb, abort.signal).then((loudDb) => {
+        void measureLoudness(live, desk, findings.roomFloorDb, abort.signal).then((loudDb) => {
           if (loudDb === null) return;
           if (findings.softDb !== null && loudDb - findings.softDb < 8) fail('sameLoudness');
           else next({ loudDb });
@@ -60,12 +60,12 @@ export function Component() {
         );
     }
     return () => abort.abort();
-  }, [running, fault, session, findings.roomFloorDb, findings.softDb]);
+  }, [running, fault, phase, session, findings.roomFloorDb, findings.softDb]);
 
   const begin = async () => {
     if (!setup) return;
     await changeSettings({ source: 'microphone' });
-    await session.goFree({ ...setup, settings: { ...setup.settings, source: 'microphone', click: 'off' } });
+    session.goFree({ ...setup, settings: { ...setup.settings, source: 'microphone', click: 'off' } });
     setFault(null);
     setStep(0);
   };

@@ -7,7 +7,7 @@ import {
   type NoteRange,
 } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
 

@@ -5,36 +5,39 @@ import { type LiveSound, type SessionController } from '../../session/index.ts';
 
 const ROOM_SECONDS = 3;
 const SILENCE_FRAMES = Math.round(0.6 / FRAME_SECONDS);
-const LOOK_MS = 150;
+const LOOK_SECONDS = 0.15;
 const CLICKS = 8;
 const CLICK_EVERY_SECONDS = 0.45;
 
-function pause(ms: number, signal: AbortSignal): Promise<void> {
+type Desk = Pick<SessionController['desk'], 'after'>;
+
+function pause(desk: Desk, seconds: number, signal: AbortSignal): Promise<void> {
   return new Promise((resolve) => {
-    const timer = setTimeout(resolve, ms);
+    const noLonger = desk.after(seconds, resolve);
     signal.addEventListener('abort', () => {
-      clearTimeout(timer);
+      noLonger();
       resolve();
     });
   });
 }
 
 /** Median level of three quiet seconds; null where no sound arrives at all. */
-export async function measureRoom(live: LiveSound, signal: AbortSignal): Promise<number | null> {
+export async function measureRoom(live: LiveSound, desk: Desk, signal: AbortSignal): Promise<number | null> {
   const from = live.track.count;
-  await pause(1000 * ROOM_SECONDS, signal);
+  await pause(desk, ROOM_SECONDS, signal);
   return median(live.track.slice(from).levelDb);
 }
 
 /** Waits for one held note and its end; its level. Null where it was broken off. */
 export async function measureLoudness(
   live: LiveSound,
+  desk: Desk,
   roomFloorDb: number | null,
   signal: AbortSignal,
 ): Promise<number | null> {
   const from = live.track.count;
   while (!signal.aborted) {
-    await pause(LOOK_MS, signal);
+    await pause(desk, LOOK_SECONDS, signal);
     const heard = FrameTrack.from(live.track.slice(from));
     const tone = measureSteadyTone(heard, roomFloorDb);
     const end = heard.columns.f0Hz.subarray(Math.max(0, heard.count - SILENCE_FRAMES));
@@ -59,9 +62,9 @@ export async function measureRoundTrip(
     silentBars: null,
     beatsPerBar: 1,
   });
-  await pause(1000 * (0.4 + CLICKS * CLICK_EVERY_SECONDS), signal);
+  await pause(session.desk, 0.4 + CLICKS * CLICK_EVERY_SECONDS, signal);
   session.metronome.stop();
-  await pause(600, signal);
+  await pause(session.desk, 0.6, signal);
   if (signal.aborted) return null;
   const due = Array.from({ length: CLICKS }, (_, i) => zeroSeconds + i * CLICK_EVERY_SECONDS);
   const delays = await session.clickDelays(due);

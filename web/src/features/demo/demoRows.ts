@@ -2,7 +2,7 @@ import type { DemoMoment, DemoPack, DemoRound, DemoTake } from '@inner-hum/core/
 import { familyById } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import { addSeconds, startOfDay, subDays } from 'date-fns';
-import { drillAddress } from '../../session/index.ts';
+import { drillAddress } from '../../addresses/index.ts';
 import {
   dayOf,
   trialAddress,

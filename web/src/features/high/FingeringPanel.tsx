@@ -4,7 +4,7 @@ import { fingeringKey, readFingeringKey, type Horn, type NoteNaming } from '@inn
 import { highFigures } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { drillAddress } from '../../session/index.ts';
+import { drillAddress } from '../../addresses/index.ts';
 import { ActionButton, ActionLink, FingeringDiagram, fingeringText, NoteGlyph } from '../../ui/index.ts';
 import type { HighLook } from './highAddress.ts';
 import { figureRows } from './highText.ts';

@@ -1,6 +1,7 @@
 import { chartToCsv, chartToJson } from '@inner-hum/core/formats';
 import { useState } from 'react';
-import { playersHorn, useStrainToday } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
+import { useStrainToday } from '../../today/index.ts';
 import { decideOn } from '../../storage/index.ts';
 import { downloadFile, useSearch } from '../../ui/index.ts';
 import { highSearch, readHighLook } from './highAddress.ts';

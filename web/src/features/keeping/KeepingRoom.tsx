@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
-import { tellRoomLeft } from '../../session/index.ts';
+import { tellRoomLeft } from '../../housekeeping/index.ts';
 import {
   changeSettings,
   dayOf,

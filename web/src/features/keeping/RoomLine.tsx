@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import { LOW_BYTES } from '../../session/index.ts';
+import { LOW_BYTES } from '../../housekeeping/index.ts';
 import { ActionButton } from '../../ui/index.ts';
 import { bytesText } from './bytesText.ts';
 import type { KeepingViewProps } from './keepingProps.ts';

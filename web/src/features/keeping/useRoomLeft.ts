@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { LOW_BYTES } from '../../session/index.ts';
+import { LOW_BYTES } from '../../housekeeping/index.ts';
 import { storeroom } from '../../workers/index.ts';
 
 export interface RoomLeft {

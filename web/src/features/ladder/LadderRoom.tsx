@@ -1,7 +1,7 @@
 import { ladder, nextRung } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import { readSettings } from '../../storage/index.ts';
 import { useLook } from '../../ui/index.ts';
 import { lookedAt, lookSearch, readLook } from './ladderAddress.ts';

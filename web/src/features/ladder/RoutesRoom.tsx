@@ -3,7 +3,7 @@ import { ROUTE_MODES, type RouteMode } from '@inner-hum/core/horn';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
 import { exerciseName, signedKey, standingSearch, useSearch } from '../../ui/index.ts';
 import { routedLine } from './routedLine.ts';

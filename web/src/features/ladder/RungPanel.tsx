@@ -3,7 +3,7 @@ import { familyById, type Choices, type FamilyId } from '@inner-hum/core/exercis
 import { fingeringsOf, regularFingering, routesTo, type Horn, type Route } from '@inner-hum/core/horn';
 import { rungOf, type Rung, type RungTry } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
-import { drillAddress } from '../../session/index.ts';
+import { drillAddress } from '../../addresses/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, ActionLink, FingeringDiagram, NoteGlyph } from '../../ui/index.ts';
 import type { Tuning } from './ladderAddress.ts';

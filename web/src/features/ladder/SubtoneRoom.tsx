@@ -1,7 +1,7 @@
 import { subtoneTries } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import { changeSettings, judgedOn, readSettings } from '../../storage/index.ts';
 import { useSearch } from '../../ui/index.ts';
 import { benchNotes } from './subtoneBench.ts';

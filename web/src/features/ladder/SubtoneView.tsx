@@ -5,7 +5,7 @@ import type { SubtoneWindow } from '@inner-hum/core/judge';
 import { failsEverywhere, type SubtoneTry } from '@inner-hum/core/plan';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { drillAddress } from '../../session/index.ts';
+import { drillAddress } from '../../addresses/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionLink, NoteGlyph, noteText, RoomHeading } from '../../ui/index.ts';
 import { decimals } from '../../words/index.ts';

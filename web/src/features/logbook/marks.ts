@@ -1,7 +1,7 @@
 import { gearChanges } from '@inner-hum/core/practice';
 import type { HornId } from '@inner-hum/core/horn';
 import { startOfDay } from 'date-fns';
-import { pulledIn } from '../../session/index.ts';
+import { pulledIn } from '../../addresses/index.ts';
 import {
   dayOf,
   listHornChecks,

@@ -3,7 +3,7 @@ import { familyById } from '@inner-hum/core/exercise';
 import { writtenMidi, type WrittenMidi } from '@inner-hum/core/horn';
 import { WITHIN_90, type MouthpieceAdvice, type MouthpieceModel } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
-import { drillAddress } from '../../session/index.ts';
+import { drillAddress } from '../../addresses/index.ts';
 import { ActionLink, centsText, NoteGlyph, noteText, RoomHeading } from '../../ui/index.ts';
 import { dateText, decimals } from '../../words/index.ts';
 import { AdvicePicture } from './AdvicePicture.tsx';

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { familyById } from '@inner-hum/core/exercise';
 import { chartRun } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
-import { drillAddress } from '../../session/index.ts';
+import { drillAddress } from '../../addresses/index.ts';
 import { ActionLink, noteText } from '../../ui/index.ts';
 import { KNOWN_CENTS, type HornMap } from './useHornMap.ts';
 

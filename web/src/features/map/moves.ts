@@ -7,7 +7,7 @@ import {
 } from '@inner-hum/core/tendency';
 import { median } from '@inner-hum/core/stats';
 import type { Horn, WrittenMidi } from '@inner-hum/core/horn';
-import { pulledIn } from '../../session/index.ts';
+import { pulledIn } from '../../addresses/index.ts';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
 
 /** The mouthpiece moved, with three notes before and after. */

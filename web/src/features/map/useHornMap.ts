@@ -13,7 +13,7 @@ import {
 import { subMonths, subWeeks } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import {
   dayOf,
   gearOf,

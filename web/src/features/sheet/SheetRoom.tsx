@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import { listOwnExercises, readSettings } from '../../storage/index.ts';
 import { readPaper, useSearch } from '../../ui/index.ts';
 import { readSheet } from './readSheet.ts';

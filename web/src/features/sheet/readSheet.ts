@@ -1,6 +1,6 @@
 import { familyById, type Exercise, type FamilyId } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import { readDrill } from '../../session/index.ts';
+import { readDrill } from '../../addresses/index.ts';
 import type { OwnExercise } from '../../storage/index.ts';
 
 export interface SheetPiece {

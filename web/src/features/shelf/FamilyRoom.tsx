@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../session/index.ts';
+import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
 import { familyName, standingSearch } from '../../ui/index.ts';
 import { FamilyView } from './FamilyView.tsx';

@@ -3,7 +3,8 @@ import type { ReadScore } from '@inner-hum/core/scores';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { playersHorn, saveExercises } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
+import { saveExercises } from '../../files/index.ts';
 import {
   addOwnExercise,
   lastTakes,

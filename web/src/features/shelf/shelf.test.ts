@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { beforeEach, expect, it } from 'vitest';
 import { familyById, newExercise, PURPOSES } from '@inner-hum/core/exercise';
 import { hornById, hornWithin, writtenMidi } from '@inner-hum/core/horn';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import {
   addOwnExercise,
   changeSettings,

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Choices, Exercise, Family, OptionName, Options } from '@inner-hum/core/exercise';
 import type { TempoProposal } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
-import type { SessionPhase } from '../../session/index.ts';
+import type { VisitPhase } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionLink, OptionFields } from '../../ui/index.ts';
 import { BudgetLine } from './BudgetLine.tsx';
@@ -29,7 +29,7 @@ interface DrillControlsProps {
   choices: Choices;
   exercise: Exercise;
   settings: SettingsRecord;
-  phase: SessionPhase;
+  phase: VisitPhase;
   paused: boolean;
   /** The round waits until the player has done what is to be compared. */
   waits: boolean;

@@ -3,14 +3,9 @@ import type { Horn } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
-import {
-  drillAddress,
-  readDrill,
-  roomOf,
-  shelfAddress,
-  withLine,
-  type SessionSetup,
-} from '../../session/index.ts';
+import { drillAddress, readDrill, roomOf, shelfAddress } from '../../addresses/index.ts';
+import { withLine } from '../../today/index.ts';
+import { type SessionSetup } from '../../session/index.ts';
 import { familyName, standingSearch } from '../../ui/index.ts';
 import { SheetPart } from './SheetPart.tsx';
 import { DrillControls } from './DrillControls.tsx';

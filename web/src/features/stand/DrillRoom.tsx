@@ -1,6 +1,7 @@
 import { FAMILIES, familyById } from '@inner-hum/core/exercise';
 import { useParams } from 'react-router';
-import { playersHorn, useSetup } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
+import { useSetup } from '../../session/index.ts';
 import { DrillPlay } from './DrillPlay.tsx';
 import { NoRoom } from './NoRoom.tsx';
 

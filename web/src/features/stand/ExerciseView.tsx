@@ -47,7 +47,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
   const shown = now && shownNote(now, phrase, settings.hornId);
   const key = (name: keyof SettingsRecord['keys']) =>
     settings.singleKeys ? { keyName: settings.keys[name] } : {};
-  const busy = phase === 'playing' || phase === 'counting';
+  const busy = phase === 'playing' || phase === 'counting' || phase === 'judging';
   const isBlind = settings.eyes === 'blind';
   return (
     <Flex as="main" direction="column" minH="screen" px={{ base: '4', md: '7' }} data-phase={phase}>
@@ -178,7 +178,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
             a4Hz={settings.a4Hz}
             scale={scale}
             phase={phase}
-            hidden={isBlind && (phase !== 'ended' || asks !== null)}
+            hidden={isBlind && (phase !== 'resting' || asks !== null)}
             naming={settings.naming}
             beatsSeen={settings.click === 'seen' || settings.click === 'both'}
             height={height}

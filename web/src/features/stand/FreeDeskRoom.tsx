@@ -23,11 +23,15 @@ export function Component() {
   const heard = useHeardNote(setup?.settings.a4Hz ?? 440, setup?.scale ?? DEFAULT_SCALE);
   useWakeLock();
 
-  const inputKey = setup && `${setup.settings.source} ${setup.settings.hornId} ${setup.settings.profileId}`;
+  const inputKey =
+    setup &&
+    [setup.settings.source, setup.settings.pace, setup.settings.hornId, setup.settings.profileId].join(' ');
   // A change of tempo or of words must not open the input again.
-  const goFree = useEffectEvent(() => setup && void session.goFree(setup));
-  useEffect(() => void goFree(), [session, inputKey]);
-  useEffect(() => () => void session.rest(), [session]);
+  const goFree = useEffectEvent(() => {
+    if (setup) session.goFree(setup);
+  });
+  useEffect(() => goFree(), [session, inputKey]);
+  useEffect(() => () => session.leave(), [session]);
 
   const settings = setup?.settings ?? null;
   const { setClick, cycle } = useClick(settings);
@@ -46,8 +50,10 @@ export function Component() {
       settings.felt,
       settings.silentBars,
     ]);
-  const adjust = useEffectEvent(() => setup && session.adjust(setup));
-  useEffect(() => void adjust(), [session, earsKey]);
+  const adjust = useEffectEvent(() => {
+    if (setup) session.adjust(setup);
+  });
+  useEffect(() => adjust(), [session, earsKey]);
   useStandKeys(settings, {
     start: () => void navigate('/stand/swell'),
     click: cycle,
@@ -64,7 +70,7 @@ export function Component() {
       keptTakeId={keptTakeId}
       onRetry={() => {
         session.forgetInput();
-        void session.goFree(setup);
+        session.goFree(setup);
       }}
       onSource={(source) => void changeSettings({ source })}
       onClick={setClick}

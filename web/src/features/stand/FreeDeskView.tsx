@@ -15,12 +15,12 @@ import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
 import { EarsPanel } from './EarsPanel.tsx';
 import { LiveTape } from './LiveTape.tsx';
-import { type SessionPhase, type SessionSetup, Troubles } from '../../session/index.ts';
+import { type VisitPhase, type SessionSetup, Troubles } from '../../session/index.ts';
 import type { HeardNote } from './useHeardNote.ts';
 
 interface FreeDeskViewProps {
   setup: SessionSetup;
-  phase: SessionPhase;
+  phase: VisitPhase;
   heard: HeardNote | null;
   keptTakeId: string | null;
   tapeLabel: string;

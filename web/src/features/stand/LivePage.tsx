@@ -36,7 +36,7 @@ import {
 } from '../../ribbon/index.ts';
 import { barSounds } from '../../audio/index.ts';
 import { paintBeats } from './paintBeats.ts';
-import { useSession, type SessionPhase } from '../../session/index.ts';
+import { useSession, type VisitPhase } from '../../session/index.ts';
 import { shownNote } from './shownNote.ts';
 import { shortNote } from '../../ui/index.ts';
 
@@ -45,7 +45,7 @@ interface LivePageProps {
   hornId: HornId;
   a4Hz: number;
   scale: DynamicScale;
-  phase: SessionPhase;
+  phase: VisitPhase;
   /** The ribbon stays hidden: a blind take that runs, or has not been called yet. */
   hidden: boolean;
   naming: NoteNaming;
@@ -54,6 +54,8 @@ interface LivePageProps {
   label: string;
 }
 
+/** There is a take to be seen: it grows, or stands still. */
+const SHOWS_TAKE: ReadonlySet<VisitPhase> = new Set(['playing', 'judging', 'resting']);
 const BEAT_ROW = 132;
 const MARK_ROW = 44;
 /** How often the outline that lies ahead gives way to the ink. */
@@ -115,8 +117,7 @@ export function LivePage(props: LivePageProps) {
     let drawn = '';
 
     const paint = () => {
-      const running =
-        live.takeId !== null && live.beatZeroSeconds !== null && phase !== 'armed' && phase !== 'counting';
+      const running = live.takeId !== null && live.beatZeroSeconds !== null && SHOWS_TAKE.has(phase);
       if (running && (ink === null || track !== live.track)) {
         track = live.track;
         zero = live.beatZeroSeconds ?? 0;
@@ -139,7 +140,7 @@ export function LivePage(props: LivePageProps) {
       const pulseNow = desk.now() - desk.outputLatencySeconds();
       const pulseBeat = pulse ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat : null;
       const isSeen =
-        pulse && pulseBeat !== null && barSounds(pulse, pulseBeat) && beatsSeen && phase !== 'ended';
+        pulse && pulseBeat !== null && barSounds(pulse, pulseBeat) && beatsSeen && phase !== 'resting';
       const beatNow = isSeen ? pulseBeat : null;
       placeCursor(phase === 'playing' && now > 0 && now < length + 0.3 * beat ? page.xAt(now) : null);
 
@@ -163,7 +164,8 @@ export function LivePage(props: LivePageProps) {
       paintRules(back, page, palette, labels, bendAt);
       if (ink && strays.length > 0)
         paintStrayLabels(back, ink, strays, inTake(zero), palette, strayLabel, LABEL_FONT);
-      if (phase !== 'ended') paintOutlineAhead(back, page, palette, outlineFrom, stretches, wantedAt, bendAt);
+      if (phase !== 'resting')
+        paintOutlineAhead(back, page, palette, outlineFrom, stretches, wantedAt, bendAt);
       if (score.length > 1) {
         const names = score.flatMap(({ item, startBeat }, i) => {
           const name = itemName(item, exercise, hornId, naming, t);
@@ -183,7 +185,7 @@ export function LivePage(props: LivePageProps) {
         running: phase === 'playing',
       });
     };
-    if (phase !== 'ended') return everyFrame(paint);
+    if (phase !== 'resting') return everyFrame(paint);
     // An ended take stands still.
     paint();
     return undefined;

@@ -1,7 +1,8 @@
 import { problemsOf } from '@inner-hum/core/exercise';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Navigate, useParams, useSearchParams } from 'react-router';
-import { playersHorn, useSetup } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
+import { useSetup } from '../../session/index.ts';
 import { readOwnExercise } from '../../storage/index.ts';
 import { OwnPlay } from './OwnPlay.tsx';
 

@@ -2,14 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import {
-  finishLine,
-  isPlayable,
-  lineAddress,
-  lineAfter,
-  useToday,
-  type BadLine,
-} from '../../session/index.ts';
+import { finishLine, isPlayable, lineAddress, lineAfter, useToday, type BadLine } from '../../today/index.ts';
 import { ActionButton, ActionLink, familyName, useCountdown } from '../../ui/index.ts';
 
 const REST_SECONDS = 12;

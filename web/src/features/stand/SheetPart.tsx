@@ -13,9 +13,9 @@ interface SheetPartProps {
 /** What the Stand does for a line of today's sheet: begins it where no note of the player's would, and goes on to the next. */
 export function SheetPart({ line, play, settings }: SheetPartProps) {
   const { round, phase, take, phrase } = play;
-  const isOver = phase === 'ended' && (round.count > 1 ? round.over : take !== null);
+  const isOver = phase === 'resting' && (round.count > 1 ? round.over : take !== null);
   const byItself = settings.source === 'standIn' || phrase.start === 'countIn';
-  const isReady = phase === 'armed' && round.index === 0 && !round.paused && round.restUntil === null;
+  const isReady = phase === 'armed' && round.index === 0;
   return (
     <>
       {byItself && isReady && <SheetStart key={`start ${line}`} onBegin={play.onPrimary} />}

@@ -4,12 +4,12 @@ import { Trans, useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Key, NoteGlyph } from '../../ui/index.ts';
 import { firstShownNote } from './shownNote.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import type { SessionPhase } from '../../session/index.ts';
+import type { VisitPhase } from '../../session/index.ts';
 
 interface StartLineProps {
   exercise: Exercise;
   settings: SettingsRecord;
-  phase: SessionPhase;
+  phase: VisitPhase;
   paused?: boolean;
   /** Calibration was never made here: it is offered, quietly. */
   offerCalibration: boolean;
@@ -23,15 +23,15 @@ export function StartLine(props: StartLineProps) {
   const { start } = phraseExercise(exercise, 0);
   const note = firstShownNote(exercise, settings.hornId);
   const standIn = settings.source === 'standIn';
-  const byButton = standIn || note === null || start === 'countIn' || phase === 'off' || paused;
-  const said =
-    phase === 'off'
-      ? 'swell.open'
-      : paused
-        ? 'drill.resume'
-        : standIn
-          ? 'swell.standInPlays'
-          : 'swell.countIn';
+  const isOff = phase === 'off' || phase === 'broken';
+  const byButton = standIn || note === null || start === 'countIn' || isOff || paused;
+  const said = isOff
+    ? 'swell.open'
+    : paused
+      ? 'drill.resume'
+      : standIn
+        ? 'swell.standInPlays'
+        : 'swell.countIn';
   return (
     <Flex gap="5" alignItems="center" wrap="wrap" mb="4">
       {byButton ? (

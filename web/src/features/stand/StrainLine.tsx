@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { strainsOf, type Exercise } from '@inner-hum/core/exercise';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useStrainToday } from '../../session/index.ts';
+import { useStrainToday } from '../../today/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 
 /** Before an exercise that is high or loud: how near the player's own limit of today is, once it is near. */

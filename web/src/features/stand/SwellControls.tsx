@@ -4,14 +4,14 @@ import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { Choice, HairpinIcon, nextTempo, NoteGlyph, NumberField } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { type SessionPhase } from '../../session/index.ts';
+import { type VisitPhase } from '../../session/index.ts';
 import { StartLine } from './StartLine.tsx';
 
 interface SwellControlsProps {
   request: SwellRequest;
   exercise: Exercise;
   settings: SettingsRecord;
-  phase: SessionPhase;
+  phase: VisitPhase;
   /** Calibration was never made here: it is offered, quietly. */
   offerCalibration: boolean;
   onChange(change: Partial<SwellRequest>): void;

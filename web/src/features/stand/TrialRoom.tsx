@@ -40,7 +40,8 @@ function TrialPlay({ setup, trial }: { setup: SessionSetup; trial: TrialRecord }
       aside={t('trial.aside', { count: trial.pairs })}
       label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
       after={
-        phase === 'ended' && round.over && <ActionLink to="/logbook/trials">{t('trial.toResult')}</ActionLink>
+        phase === 'resting' &&
+        round.over && <ActionLink to="/logbook/trials">{t('trial.toResult')}</ActionLink>
       }
       controls={
         <StartLine

@@ -35,26 +35,36 @@ export function useExercise(
   // not until the next one is armed.
   const key =
     setup &&
-    JSON.stringify([exercise, setup.settings.hornId, setup.settings.source, setup.settings.profileId]);
-  const arm = () => setup && void session.arm(setup, exercise, address);
+    JSON.stringify([
+      exercise,
+      setup.settings.hornId,
+      setup.settings.source,
+      setup.settings.pace,
+      setup.settings.profileId,
+    ]);
+  const arm = () => {
+    if (setup) session.arm(setup, exercise, address);
+  };
   const armAnew = useEffectEvent(arm);
-  useEffect(() => void armAnew(), [session, key]);
+  useEffect(() => armAnew(), [session, key]);
   const { eyes, drone, subdivision, accent, silentBars } = setup?.settings ?? {};
   const adjustKey = setup && JSON.stringify([eyes, drone, subdivision, accent, silentBars, setup.scale]);
-  const adjust = useEffectEvent(() => setup && session.adjust(setup));
-  useEffect(() => void adjust(), [session, adjustKey]);
-  useEffect(() => () => void session.rest(), [session]);
+  const adjust = useEffectEvent(() => {
+    if (setup) session.adjust(setup);
+  });
+  useEffect(() => adjust(), [session, adjustKey]);
+  useEffect(() => () => session.leave(), [session]);
 
   /** Opens the input again; a round that has begun keeps its place. */
-  const reopen = () => (round.index > 0 ? void session.begin() : arm());
-  const take = phase === 'ended' ? (ended?.take ?? null) : null;
+  const reopen = () => (round.index > 0 ? session.begin() : arm());
+  const take = phase === 'resting' ? (ended?.take ?? null) : null;
   // Before a blind take is shown the player says how it was; playing on leaves that open.
   const asksCall =
     take?.eyes === 'blind' && take.call === null && shownId !== take.id && take.analysis !== null;
   const primary = () => {
-    if (phase === 'playing') void session.endTake();
-    else if (phase === 'off') reopen();
-    else if (phase === 'armed' || phase === 'ended') void session.begin();
+    if (phase === 'playing') session.endTake();
+    else if (phase === 'off' || phase === 'broken') reopen();
+    else session.begin();
   };
   const settings = setup?.settings ?? null;
   const { setClick, cycle } = useClick(settings);
@@ -63,15 +73,15 @@ export function useExercise(
   const isRound = round.count > 1;
   const actions = {
     start: primary,
-    again: () => void session.again(),
+    again: () => session.again(),
     leave: () => void navigate(leaveTo),
     watch: () => void changeSettings({ eyes: 'watch' }),
     blind: () => void changeSettings({ eyes: 'blind' }),
     click: cycle,
     drone: () => setDrone({ on: !settings?.drone.on }),
     ...(isRound && {
-      pause: () => void (round.paused ? session.begin() : session.pause()),
-      skip: () => void session.skip(),
+      pause: () => (round.paused ? session.begin() : session.pause()),
+      skip: () => session.skip(),
     }),
   };
   useStandKeys(settings, actions, !asksCall);
@@ -99,9 +109,9 @@ export function useExercise(
     },
     onShow: () => setShown(take?.id ?? null),
     onPrimary: primary,
-    onAgain: () => void session.again(),
-    onPause: () => void (round.paused ? session.begin() : session.pause()),
-    onSkip: () => void session.skip(),
+    onAgain: () => session.again(),
+    onPause: () => (round.paused ? session.begin() : session.pause()),
+    onSkip: () => session.skip(),
     /** Back from the verdict to the choice of what to play. */
     onChangeIt: arm,
     onRetry() {

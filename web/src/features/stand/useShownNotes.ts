@@ -7,7 +7,7 @@ import {
   type NoteItem,
 } from '@inner-hum/core/exercise';
 import { useEffect, useMemo, useState } from 'react';
-import { useSession, type SessionPhase } from '../../session/index.ts';
+import { useSession, type VisitPhase } from '../../session/index.ts';
 
 /** The next note is the one to think of this long before it comes. */
 const AHEAD_SECONDS = 0.25;
@@ -24,7 +24,7 @@ export interface ShownNotes {
 }
 
 /** What to play now and next, by the clock of the running take. */
-export function useShownNotes(exercise: Exercise, phase: SessionPhase): ShownNotes {
+export function useShownNotes(exercise: Exercise, phase: VisitPhase): ShownNotes {
   const { live, desk } = useSession();
   const score = useMemo(() => scoreOf(exercise), [exercise]);
   const [index, setIndex] = useState(0);

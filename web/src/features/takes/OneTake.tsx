@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
-import { saveTake } from '../../session/index.ts';
+import { saveTake } from '../../files/index.ts';
 import {
   deleteTake,
   readSettings,

@@ -1,6 +1,6 @@
 import { onlyNote, shapeOf } from '@inner-hum/core/exercise';
 import type { TakeRecord } from '../../storage/index.ts';
-import { swellSearch } from '../../session/index.ts';
+import { swellSearch } from '../../addresses/index.ts';
 
 /** The address at which the swell of a take is played again; null for free playing and for drills, whose round has one. */
 export function swellAddress({ context }: TakeRecord): string | null {

@@ -8,7 +8,7 @@ import { playExercise, WARM_UP } from '@inner-hum/core/standin';
 import type { TakeRecord } from '../../storage/index.ts';
 import { judgeRecord, newTakeRecord } from '../../workers/takeRecords.ts';
 import { takeDocument } from '../../workers/takeDocument.ts';
-import { readSwell } from '../../session/index.ts';
+import { readSwell } from '../../addresses/index.ts';
 import { swellAddress } from './swellAddress.ts';
 import { takeFileName } from './takeFileName.ts';
 import { scatterPoints } from './scatterPoints.ts';

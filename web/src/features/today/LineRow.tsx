@@ -4,7 +4,7 @@ import type { Horn } from '@inner-hum/core/horn';
 import type { SheetLine } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
 import { RibbonScore } from '../../ribbon/index.ts';
-import { lineAddress } from '../../session/index.ts';
+import { lineAddress } from '../../today/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, ActionLink, exerciseName, familyName, signedNote } from '../../ui/index.ts';
 import { lineShape } from './lineShape.ts';

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import { isPlayable, lineOutcome, type Today } from '../../session/index.ts';
+import { isPlayable, lineOutcome, type Today } from '../../today/index.ts';
 import { familyName } from '../../ui/index.ts';
 import { decimals } from '../../words/index.ts';
 

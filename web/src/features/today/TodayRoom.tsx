@@ -2,7 +2,7 @@ import { AIMS } from '@inner-hum/core/plan';
 import { familyById } from '@inner-hum/core/exercise';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { useToday } from '../../session/index.ts';
+import { useToday } from '../../today/index.ts';
 import { changeSheet, listOwnExercises } from '../../storage/index.ts';
 import { TodayView } from './TodayView.tsx';
 

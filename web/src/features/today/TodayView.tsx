@@ -3,7 +3,7 @@ import { FAMILIES } from '@inner-hum/core/exercise';
 import { AIMS } from '@inner-hum/core/plan';
 import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
-import { isPlayable, lineAddress, lineOutcome, type Today } from '../../session/index.ts';
+import { isPlayable, lineAddress, lineOutcome, type Today } from '../../today/index.ts';
 import type { OwnExercise } from '../../storage/index.ts';
 import { ActionButton, ActionLink, Choice, familyName, RoomHeading, Select } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';

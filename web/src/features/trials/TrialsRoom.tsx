@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { playersHorn } from '../../session/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import { addTrial, deleteTrial, trialAddress } from '../../storage/index.ts';
 import { TrialsView } from './TrialsView.tsx';
 import { useTrials } from './useTrials.ts';

@@ -1,7 +1,7 @@
 import type { Dispatch } from '@reduxjs/toolkit';
 import { changeSettings, dayOf, readFolder, readSettings } from '../storage/index.ts';
 import { storeroom, told } from '../workers/index.ts';
-import { troubleCame, troublesWent, type SessionPhase } from './sessionSlice.ts';
+import { troubleCame, troublesWent, type VisitPhase } from '../session/index.ts';
 
 /** Nothing is put in order before the player has had time to begin again. */
 const QUIET_MS = 4000;
@@ -10,7 +10,7 @@ export const LOW_BYTES = 250_000_000;
 
 interface KeeperConfig {
   dispatch: Dispatch;
-  phase(): SessionPhase;
+  phase(): VisitPhase;
 }
 
 export interface Keeper {
@@ -39,7 +39,7 @@ export function createKeeper({ dispatch, phase }: KeeperConfig): Keeper {
   function wake() {
     clearTimeout(timer);
     timer = setTimeout(() => {
-      const isBusy = ['counting', 'playing', 'opening'].includes(phase());
+      const isBusy = ['counting', 'playing', 'judging', 'opening'].includes(phase());
       if (isBusy || running) {
         wake();
         return;

@@ -22,7 +22,7 @@ import {
   type SettingsRecord,
   type SheetRecord,
 } from '../storage/index.ts';
-import { drillAddress, playersHorn } from './drillRequest.ts';
+import { drillAddress, playersHorn } from '../addresses/index.ts';
 import { readRoutine } from './routine.ts';
 
 /** Days are counted from here. */

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { readSwell, swellSearch } from './swellRequest.ts';
+import { readSwell, swellSearch } from './swellAddress.ts';
 
 it('reads an exercise from its address, and what is wrong there as the usual', () => {
   const read = (search: string) => readSwell(new URLSearchParams(search), 'alto');

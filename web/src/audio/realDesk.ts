@@ -1,42 +1,26 @@
 import captureUrl from './capture.worklet.ts?worker&url';
-import { openMicrophone, type MicrophoneTrouble } from './microphone.ts';
+import type { Desk, DeskTrouble, OpenInput } from './desk.ts';
+import { openMicrophone } from './microphone.ts';
 
-export type InputTrouble =
-  MicrophoneTrouble | 'micUnplugged' | 'micMuted' | 'deviceChanged' | 'suspended' | 'audioFailed';
+const STAND_IN_ROOM_GAIN = 0.5;
+const RESUME_MS = 500;
+const WOKEN_MS = 300;
 
-/** Facts about an input that is open but not as good as it could be. */
-export interface OpenInput {
-  sampleRateHz: number;
-  keptProcessing: string[];
-  deviceRateHz: number | null;
+export interface RealDesk extends Desk {
+  /** Lets go of its input; its clock runs on. */
+  close(): void;
 }
 
 /** The one AudioContext and what hangs on it. Made by a user's gesture, closed with the page. */
-export interface AudioDesk {
-  /** Opens the microphone or a silent stand-in input and lets its samples flow into `sink`. */
-  open(source: 'microphone' | 'standIn', sink: MessagePort): Promise<OpenInput | InputTrouble>;
-  /** Time of the audio clock in seconds. */
-  now(): number;
-  /** When a sound scheduled now is heard, after this many seconds. */
-  outputLatencySeconds(): number;
-  /** Wakes a suspended context; to be called from a gesture. */
-  resume(): Promise<boolean>;
-  /** Plays the stand-in's sound into the input, and softly to the room, from a time of the audio clock on. */
-  playStandIn(samples: Float32Array<ArrayBuffer>, sampleRateHz: number, at: number, loop: boolean): void;
-  stopStandIn(): void;
-  /** For clicks and takes: the context and its way to the room. */
-  output(): { context: AudioContext; room: AudioNode } | null;
-}
-
-const STAND_IN_ROOM_GAIN = 0.5;
-
-export function createAudioDesk(onTrouble: (trouble: InputTrouble | null) => void): AudioDesk {
+export function createRealDesk(onTrouble: (trouble: DeskTrouble | null) => void): RealDesk {
   let context: AudioContext | null = null;
   let ready: Promise<void> | null = null;
   let capture: AudioWorkletNode | null = null;
   let source: AudioNode | null = null;
   let stream: MediaStream | null = null;
-  let standIn: AudioBufferSourceNode | null = null;
+  let performing: AudioBufferSourceNode | null = null;
+  /** Counts openings: a microphone that comes when another input was asked for goes again. */
+  let openings = 0;
 
   function start(): Promise<void> {
     ready ??= (async () => {
@@ -52,22 +36,20 @@ export function createAudioDesk(onTrouble: (trouble: InputTrouble | null) => voi
   }
 
   function closeInput() {
-    stopStandIn();
+    stopPerforming();
     source?.disconnect();
     source = null;
-    for (const track of stream?.getTracks() ?? []) {
-      track.onended = null;
-      track.onmute = null;
-      track.stop();
-    }
+    if (stream) stopTracks(stream);
     stream = null;
     capture?.port.postMessage(null);
   }
 
-  function stopStandIn() {
-    standIn?.stop();
-    standIn?.disconnect();
-    standIn = null;
+  function stopPerforming() {
+    if (!performing) return;
+    performing.onended = null;
+    performing.stop();
+    performing.disconnect();
+    performing = null;
   }
 
   // Any touch wakes a context that the browser holds back.
@@ -77,7 +59,13 @@ export function createAudioDesk(onTrouble: (trouble: InputTrouble | null) => voi
     });
 
   return {
+    now: () => context?.currentTime ?? 0,
+    after(seconds, work) {
+      const timer = setTimeout(work, 1000 * seconds);
+      return () => clearTimeout(timer);
+    },
     async open(kind, sink) {
+      const opening = ++openings;
       try {
         await start();
       } catch {
@@ -90,6 +78,10 @@ export function createAudioDesk(onTrouble: (trouble: InputTrouble | null) => voi
       if (kind === 'microphone') {
         const microphone = await openMicrophone();
         if (typeof microphone === 'string') return microphone;
+        if (opening !== openings) {
+          stopTracks(microphone.stream);
+          return 'micBusy';
+        }
         stream = microphone.stream;
         const [track] = stream.getAudioTracks();
         track.onended = () => onTrouble('micUnplugged');
@@ -105,33 +97,51 @@ export function createAudioDesk(onTrouble: (trouble: InputTrouble | null) => voi
       if (context.state !== 'running') {
         // Without a gesture the browser leaves this promise open: do not wait for it.
         void context.resume();
-        await new Promise((resolve) => setTimeout(resolve, 300));
+        await new Promise((resolve) => setTimeout(resolve, WOKEN_MS));
         if ((context.state as string) !== 'running') onTrouble('suspended');
       }
       return input;
     },
-    now: () => context?.currentTime ?? 0,
-    outputLatencySeconds: () => context?.outputLatency ?? 0,
-    async resume() {
-      if (!context) return false;
-      await Promise.race([context.resume(), new Promise((resolve) => setTimeout(resolve, 500))]);
-      return (context.state as string) === 'running';
-    },
-    playStandIn(samples, sampleRateHz, at, loop) {
-      stopStandIn();
+    perform({ samples, sampleRateHz, atSeconds, onOver }) {
+      stopPerforming();
       if (!context || !capture) return;
       const buffer = context.createBuffer(1, samples.length, sampleRateHz);
       buffer.copyToChannel(samples, 0);
-      standIn = context.createBufferSource();
-      standIn.buffer = buffer;
-      standIn.loop = loop;
+      const node = context.createBufferSource();
+      node.buffer = buffer;
+      node.loop = onOver === null;
+      node.onended = onOver;
       const room = context.createGain();
       room.gain.value = STAND_IN_ROOM_GAIN;
-      standIn.connect(capture);
-      standIn.connect(room).connect(context.destination);
-      standIn.start(Math.max(at, context.currentTime));
+      node.connect(capture);
+      node.connect(room).connect(context.destination);
+      // On a whole sample: between two of them it would be another sound.
+      const at = Math.max(atSeconds, context.currentTime);
+      node.start(Math.round(at * sampleRateHz) / sampleRateHz);
+      performing = node;
     },
-    stopStandIn,
+    stopPerforming,
+    // Real time cannot be hurried.
+    hurry: () => undefined,
+    outputLatencySeconds: () => context?.outputLatency ?? 0,
     output: () => context && { context, room: context.destination },
+    async resume() {
+      if (!context) return false;
+      await Promise.race([context.resume(), new Promise((resolve) => setTimeout(resolve, RESUME_MS))]);
+      return (context.state as string) === 'running';
+    },
+    close() {
+      openings++;
+      closeInput();
+    },
   };
+}
+
+function stopTracks(stream: MediaStream): void {
+  for (const track of stream.getTracks()) {
+    track.onended = null;
+    track.onmute = null;
+    track.onunmute = null;
+    track.stop();
+  }
 }

@@ -1,0 +1,88 @@
+import {
+  phraseBeats,
+  phraseExercise,
+  playedPhrases,
+  restAfter,
+  restBeats,
+  secondsPerBeat,
+  type Exercise,
+} from '@inner-hum/core/exercise';
+import type { TakeAnalysis } from '@inner-hum/core/judge';
+import type { RoundRecord } from '../storage/index.ts';
+import type { Moment } from './visitState.ts';
+import type { SessionSetup } from './setup.ts';
+
+/** A phrase that breaks is tried so often before the round moves on. */
+const MOST_TRIES = 3;
+
+/** An exercise that is gone through phrase by phrase. */
+export interface Round {
+  exercise: Exercise;
+  /** What is stored of it; null for a single swell, which is a take without a round. */
+  record: RoundRecord | null;
+  /** The phrase that is ready or played, and how many there are. */
+  index: number;
+  count: number;
+  /** How often this phrase was tried and broke. */
+  tries: number;
+  /** The phrase whose verdict is up; null while none is. */
+  ended: number | null;
+  /** Every phrase was played. */
+  over: boolean;
+}
+
+export function newRound(
+  { settings: { hornId } }: SessionSetup,
+  exercise: Exercise,
+  address: string,
+  { roundId, dateMs }: Moment,
+): Round {
+  return {
+    exercise,
+    record:
+      exercise.family === 'swell' ? null : { id: roundId, startedAt: dateMs, hornId, exercise, address },
+    index: 0,
+    count: playedPhrases(exercise).length,
+    tries: 0,
+    ended: null,
+    over: false,
+  };
+}
+
+/** The phrase that is ready or played, as an exercise of its own. */
+export const phraseOf = ({ exercise, index }: Round): Exercise => phraseExercise(exercise, index);
+
+/** The round at another phrase, or at the same anew. */
+export const atPhrase = (round: Round, index: number): Round => ({
+  ...round,
+  index: Math.max(0, Math.min(round.count - 1, index)),
+  tries: 0,
+  ended: null,
+  over: false,
+});
+
+/** What comes after a take: nothing more, the player's word, or a rest of so many seconds from the end of its tone. */
+export type After = { kind: 'over' } | { kind: 'wait' } | { kind: 'rest'; seconds: number };
+
+/** Where a round is after a take of its present phrase, and what comes then. */
+export function afterTake(round: Round, analysis: TakeAnalysis): { round: Round; after: After } {
+  const { exercise, index, count } = round;
+  const phrase = playedPhrases(exercise)[index];
+  const isOpen = phrase.items.some((item) => item.kind === 'note' && item.open);
+  const broke = exercise.onFault === 'stop' && !isOpen && analysis.measures.holdCause !== 'completed';
+  const tries = round.tries + 1;
+  const stays = broke && tries < MOST_TRIES;
+  const ended = { ...round, ended: index };
+  if (!stays && index + 1 >= count)
+    return { round: { ...ended, tries: 0, over: true }, after: { kind: 'over' } };
+  const next = stays ? { ...ended, tries } : { ...ended, tries: 0, index: index + 1 };
+  const rule = restAfter(exercise, phrase);
+  if (!stays && rule.kind === 'wait') return { round: next, after: { kind: 'wait' } };
+  const beat = secondsPerBeat(exercise);
+  const written = restBeats(exercise, phrase) * beat;
+  const played = Math.min(analysis.measures.holdSeconds ?? written, phraseBeats(phrase) * beat);
+  return {
+    round: next,
+    after: { kind: 'rest', seconds: isOpen && rule.kind === 'asPlayed' ? played : written },
+  };
+}

@@ -1,0 +1,63 @@
+import { highHabits, movedHabits } from '@inner-hum/core/standin';
+import { pulledIn } from '../addresses/index.ts';
+import { gearOf } from '../storage/index.ts';
+import type { ArmRequest, StandInRequest } from '../workers/index.ts';
+import { phraseOf, type Round } from './round.ts';
+import type { SessionSetup } from './setup.ts';
+
+/** What the worker must know of a take before it begins. */
+export function armRequest(
+  setup: SessionSetup,
+  round: Round,
+  rest: Pick<ArmRequest, 'takeId' | 'afterSilence' | 'roundTripSeconds' | 'droneLeakDb'>,
+): ArmRequest {
+  const { hornId, a4Hz, toleranceId, subtoneWindow, source, eyes } = setup.settings;
+  return {
+    ...rest,
+    context: {
+      exercise: phraseOf(round),
+      hornId,
+      a4Hz,
+      scale: setup.scale,
+      toleranceId,
+      subtoneWindow,
+      roomFloorDb: setup.roomFloorDb,
+    },
+    gear: gearOf(setup.settings),
+    source,
+    eyes,
+    roundId: round.record?.id ?? null,
+    phrase: round.index,
+  };
+}
+
+/** The simulated player as the set-up has it. */
+export function standInOf(
+  setup: SessionSetup,
+  sampleRateHz: number,
+): Omit<StandInRequest, 'exercise' | 'seed'> {
+  const { hornId, a4Hz } = setup.settings;
+  return { hornId, a4Hz, scale: setup.scale, profile: setup.profile, sampleRateHz };
+}
+
+/**
+ * What the simulated player is to play for a take: with what its horn does to high notes, and with another place of the
+ * mouthpiece; the steady one has no high notes of its own.
+ */
+export function standInRequest(
+  setup: SessionSetup,
+  round: Round,
+  sampleRateHz: number,
+  seed: number,
+): StandInRequest {
+  const { hornId, a4Hz, profileId } = setup.settings;
+  const exercise = phraseOf(round);
+  const pulledMm = round.index > 0 && round.record ? pulledIn(round.record) : 0;
+  const faults =
+    pulledMm !== 0
+      ? movedHabits(exercise, hornId, a4Hz, pulledMm)
+      : profileId === 'steady'
+        ? []
+        : highHabits(exercise, hornId, a4Hz, seed);
+  return { ...standInOf(setup, sampleRateHz), exercise, faults, seed };
+}

@@ -1,0 +1,14 @@
+// Today: its sheet as it stands in the database and as it is planned, the player's own routine, and how much of the
+// day's high and loud playing is left. Pages of the sheet and of the Stand read it.
+export {
+  finishLine,
+  isPlayable,
+  lineAddress,
+  lineAfter,
+  lineOutcome,
+  useToday,
+  withLine,
+  type BadLine,
+  type Today,
+} from './todaySheet.ts';
+export { useStrainToday, type StrainToday } from './strainToday.ts';
