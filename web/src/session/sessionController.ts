@@ -12,7 +12,7 @@ import { minuteKept, troubleCame, troublesWent, visitShown, type TroubleCode } f
 import type { SessionController } from './sessionTypes.ts';
 import { armRequest, standInOf, standInRequest } from './takeRequests.ts';
 import { step } from './visitMachine.ts';
-import { FIRST_STATE, type VisitEffect, type VisitEvent } from './visitState.ts';
+import { FIRST_STATE, type VisitEffect, type VisitEvent, type VisitState } from './visitState.ts';
 import { viewOf } from './visitView.ts';
 import { watchWorker } from './workerWatch.ts';
 
@@ -27,6 +27,10 @@ export interface SessionConfig {
   onUnsaved(take: WholeTake): Promise<void>;
   storeRound(round: RoundRecord): Promise<void>;
 }
+
+/** Time that nobody needs to see pass: a take, and the rest after it. A verdict takes as long as it takes. */
+const isHurried = ({ phase, restUntil, take }: VisitState) =>
+  phase === 'counting' || phase === 'playing' || restUntil !== null || take?.sound === 'sounding';
 
 /** Runs the visit: does what its machine says, on a desk and a worker, and says to it what comes of that. One per page. */
 export function createSessionController(config: SessionConfig): SessionController {
@@ -87,11 +91,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
     const isShown =
       live.takeId === state.take?.id || (state.phase === 'resting' && live.takeId === state.endedTakeId);
     if (!isShown) live.takeId = null;
-    desk.hurry(
-      ['counting', 'playing', 'judging'].includes(state.phase) ||
-        state.restUntil !== null ||
-        state.take?.sound === 'sounding',
-    );
+    desk.hurry(isHurried(state));
     dispatch(visitShown(viewOf(state)));
   }
 

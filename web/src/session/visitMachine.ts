@@ -64,7 +64,7 @@ export const RULES: readonly Rule[] = [
   rule('armed', 'performed', 'armed', performedInVain),
   rule(['armed', 'counting', 'resting'], 'takeBegun', 'playing', atExercise(takeBegun)),
   rule('playing', 'endTake', 'playing', (state) => [state, [{ do: 'endTake' }]]),
-  rule('playing', 'takeOver', 'judging', (state) => [{ ...state, phase: 'judging' }, [{ do: 'hush' }]]),
+  rule('playing', 'takeOver', 'judging', takeOver),
   rule(['playing', 'judging'], 'takeEnded', ['resting', 'paused'], atExercise(takeEnded)),
   rule(['counting', 'playing', 'judging'], 'nothingHeard', 'armed', atExercise(nothingHeard)),
   rule('resting', 'restOver', ['armed', 'counting'], atExercise(restOver)),
@@ -381,6 +381,11 @@ function takeBegun(state: ExerciseState, { startSeconds, beatZeroSeconds }: Even
         : []),
     ],
   ];
+}
+
+function takeOver(state: VisitState): Step {
+  const take = state.take && { ...state.take, sound: 'none' as const };
+  return [{ ...state, phase: 'judging', take }, [{ do: 'hush' }]];
 }
 
 function takeEnded(state: ExerciseState, { takeId, analysis }: EventOf<'takeEnded'>, moment: Moment): Step {

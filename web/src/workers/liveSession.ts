@@ -37,6 +37,8 @@ interface RunningTake {
 
 export interface LiveSession {
   push(block: CapturedBlock): void;
+  /** Comes when all that was pushed so far is stored, and a take that is over judged. */
+  settled(): Promise<void>;
   arm(request: ArmRequest): void;
   /** Changes what the next take is armed with; a running take that is watched for a moment is no blind one. */
   adjust(change: ArmChange): void;
@@ -239,6 +241,10 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
         rest = rest.subarray(count);
       }
       if (rest.length > 0) hear(rest);
+    },
+    async settled() {
+      await take?.recorder.written();
+      await ending;
     },
     arm(request) {
       if (take) finishTake();

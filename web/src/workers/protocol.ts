@@ -10,7 +10,7 @@ import type { Gear, WholeTake } from '../storage/index.ts';
 export interface CapturedBlock {
   startFrame: number;
   samples: Float32Array<ArrayBuffer>;
-  /** Whoever sends waits until this was heard. */
+  /** Whoever sends waits until this was heard and is kept. */
   answer?: boolean;
 }
 

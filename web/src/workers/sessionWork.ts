@@ -26,7 +26,8 @@ export function createSessionWork(): SessionWorker {
       capture.onmessage = ({ data }: MessageEvent<CapturedBlock>) => {
         try {
           live.push(data);
-          if (data.answer) capture.postMessage(null);
+          // The database has its turn only where one waits for it.
+          if (data.answer) void live.settled().then(() => capture.postMessage(null));
         } catch (error) {
           send({ type: 'workerFailed', message: String(error) });
         }

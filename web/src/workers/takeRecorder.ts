@@ -15,6 +15,8 @@ import { judgeRecord, newTakeRecord, type TakeSetting } from './takeRecords.ts';
 export interface TakeRecorder {
   readonly takeId: string;
   append(samples: Float32Array): void;
+  /** Comes when every whole part so far was written, or could not be. */
+  written(): Promise<void>;
   noteDueClick(takeSeconds: number): void;
   /** The player looked: from now on the take is not a blind one. */
   watched(): void;
@@ -36,7 +38,7 @@ export function isQuotaError(error: unknown): boolean {
   return names.includes('QuotaExceededError');
 }
 
-/** Journals a take while it is played: the record first, then sound in half-second parts. */
+/** Journals a take while it is played: the record first, then sound in quarter-second parts. */
 export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
   const record = newTakeRecord(config);
   const chunkLength = Math.round(CHUNK_SECONDS * config.sampleRateHz);
@@ -81,6 +83,7 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
         filled = 0;
       }
     },
+    written: () => written,
     noteDueClick(takeSeconds) {
       if (takeSeconds < -CLICK_SECONDS || record.dueClickSeconds.includes(takeSeconds)) return;
       record.dueClickSeconds.push(takeSeconds);

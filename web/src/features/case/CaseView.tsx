@@ -72,6 +72,8 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             oneOf('profileId', t('case.profile'), PROFILE_IDS, (id) =>
               t(`profile.${id as (typeof PROFILE_IDS)[number]}`),
             )}
+          {settings.source === 'standIn' &&
+            oneOf('pace', t('case.pace'), ['realTime', 'quick'], (pace) => t(`pace.${pace}`))}
           {settings.source === 'microphone' && (
             <Box maxW="prose">
               <Box mb="2">
