@@ -23,7 +23,7 @@ const coreFolders = [
 ];
 const coreMay = {
   signal: [],
-  stats: [],
+  stats: ['signal'],
   horn: ['signal'],
   exercise: ['horn', 'signal'],
   hearing: ['signal', 'stats'],

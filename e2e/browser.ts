@@ -1,49 +1,66 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
+import { DEMO_PORT } from './playwright.config.ts';
 
-const FLAGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--autoplay-policy=no-user-gesture-required',
-];
+export { chromium, microphoneBeeping, microphonePlaying } from './chromium.ts';
+export { NOBODY, STATES } from './states.ts';
 
-/** Launch options for Debian's Chromium; more flags set its microphone. */
-export const chromium = (...more: string[]) => ({
-  executablePath: '/usr/bin/chromium',
-  args: [...FLAGS, ...more],
-});
+/** What a journey fails for: a request that leaves this machine, a page that breaks its own policy or throws. */
+function watch(context: BrowserContext, baseURL: string) {
+  const foreign: string[] = [];
+  const broken: string[] = [];
+  context.on('request', (request) => {
+    const url = request.url();
+    if (!url.startsWith(baseURL) && !/^(blob|data):/.test(url)) foreign.push(url);
+  });
+  context.on('weberror', (error) => broken.push(error.error().message));
+  context.on('console', (message) => {
+    if (/Content Security Policy|Refused to/.test(message.text())) broken.push(message.text());
+  });
+  return () => {
+    expect(foreign).toEqual([]);
+    expect(broken).toEqual([]);
+  };
+}
 
-/** A microphone that plays a WAV once, from the moment the app opens it. */
-export const microphonePlaying = (file: string) =>
-  chromium(
-    '--use-fake-device-for-media-stream',
-    '--use-fake-ui-for-media-stream',
-    `--use-file-for-fake-audio-capture=${file}%noloop`,
-  );
-
-/** Every journey fails if a request leaves this machine, or if the page breaks its own policy or throws. */
+/** Every journey is watched. */
 export const test = base.extend<{ watched: undefined }>({
   watched: [
     async ({ context, baseURL }, use) => {
-      const foreign: string[] = [];
-      const broken: string[] = [];
-      context.on('request', (request) => {
-        const url = request.url();
-        if (!url.startsWith(baseURL ?? '') && !/^(blob|data):/.test(url)) foreign.push(url);
-      });
-      context.on('weberror', (error) => broken.push(error.error().message));
-      context.on('console', (message) => {
-        if (/Content Security Policy|Refused to/.test(message.text())) broken.push(message.text());
-      });
+      const look = watch(context, baseURL ?? '');
       await use(undefined);
-      expect(foreign).toEqual([]);
-      expect(broken).toEqual([]);
+      look();
     },
     { auto: true },
   ],
+});
+
+/** Journeys in the demo's twelve weeks, which are laid in once for all of them: each leaves them as the next may find them. */
+export const demoTest = base.extend<{ page: Page }, { demo: BrowserContext }>({
+  demo: [
+    async ({ browser }, use) => {
+      const baseURL = `http://127.0.0.1:${DEMO_PORT}`;
+      const context = await browser.newContext({
+        baseURL,
+        serviceWorkers: 'block',
+        viewport: { width: 1280, height: 800 },
+      });
+      const look = watch(context, baseURL);
+      const page = await context.newPage();
+      await page.goto('/case');
+      await page.getByRole('button', { name: 'quickly' }).click({ timeout: 60_000 });
+      await page.getByRole('button', { name: 'quickly', pressed: true }).waitFor();
+      await page.close();
+      await use(context);
+      look();
+      await context.close();
+    },
+    { scope: 'worker', timeout: 90_000 },
+  ],
+  page: async ({ demo }, use) => {
+    const page = await demo.newPage();
+    await use(page);
+    await page.close();
+  },
 });
 
 export { expect };
@@ -71,9 +88,20 @@ export async function figure(page: Page, name: string): Promise<number> {
 /** A trouble that is told on the page. */
 export const trouble = (page: Page, code: string) => page.locator(`[data-trouble="${code}"]`);
 
-/** Lets the stand-in begin the take that the page is ready for. */
-export async function playSwell(page: Page): Promise<void> {
+/** Lets the stand-in begin what the page is ready for. */
+export async function begin(page: Page): Promise<void> {
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
+}
+
+/** Lets the stand-in begin, and waits until it sounds. */
+export async function beginSounding(page: Page): Promise<void> {
+  await begin(page);
   await inPhase(page, 'playing').waitFor();
+}
+
+/** Lets the stand-in play what the page is ready for, to its verdict. */
+export async function playOut(page: Page): Promise<void> {
+  await begin(page);
+  await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
 }

@@ -1,4 +1,6 @@
 import { defineConfig } from '@playwright/test';
+import { chromium } from './chromium.ts';
+import { STATES } from './states.ts';
 
 const PORT = 4271;
 /** The app with its demo data. */
@@ -12,22 +14,35 @@ const serve = (port: number, ...more: string[]) => ({
 });
 
 export default defineConfig({
-  testDir: 'tests',
   outputDir: '../test-results/browser',
-  globalSetup: './makeSounds.ts',
-  // Sound runs in real time: two journeys at once would disturb each other's clocks.
-  workers: 1,
+  globalSetup: './globalSetup.ts',
+  workers: 3,
   preserveOutput: 'failures-only',
-  // A busy machine makes Chromium's fake microphone stumble: more tries tell that from a fault.
-  retries: 2,
+  // A journey that needs another try is mended, or its fault in the app is.
+  retries: 0,
   timeout: 90_000,
   expect: { timeout: 15_000 },
-  reporter: [['list'], ['json', { outputFile: '../test-results/browser.json' }]],
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.BROWSER_REPORT ?? '../test-results/browser.json' }],
+  ],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    launchOptions: chromium(),
     // What keeps the app for playing without a network fetches it whole: only the journey that needs it allows that.
     serviceWorkers: 'block',
   },
+  projects: [
+    // On the quick desk, beside each other.
+    {
+      name: 'rooms',
+      testDir: 'tests/rooms',
+      fullyParallel: true,
+      use: { storageState: STATES.quick },
+    },
+    // Real microphones and clocks: two journeys at once would disturb each other's.
+    { name: 'sound', testDir: 'tests/sound', workers: 1, use: { storageState: STATES.standIn } },
+  ],
   webServer: [serve(PORT), serve(DEMO_PORT, '--demo')],
 });

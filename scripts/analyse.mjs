@@ -2,6 +2,6 @@
 // runs the command straight from its sources.
 import { ensurePackages } from './ensureInstalled.mjs';
 
-ensurePackages({ quiet: true });
+ensurePackages();
 const { tsImport } = await import('tsx/esm/api');
 await tsImport('../cli/src/analyse.ts', import.meta.url);

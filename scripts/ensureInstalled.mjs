@@ -1,16 +1,24 @@
-// Installs what is missing, and only that: packages when the lockfile has changed, Chromium when it is asked for.
-// Plain JavaScript without packages, because it runs before there are any.
-import { execFileSync, spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+// Installs and builds what is missing, and only that: packages when the lockfile has changed, the app when its sources
+// have, Chromium when it is asked for. Plain JavaScript without packages, because it runs before there are any.
+import './checkNode.mjs';
+import { spawnSync } from 'node:child_process';
+import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { sumOf, unlessStamped } from './stamp.mjs';
 
-const root = join(import.meta.dirname, '..');
-const stamp = join(root, 'node_modules', '.installed');
+const root = join(import.meta.dirname ?? new URL('.', import.meta.url).pathname, '..');
 const CHROMIUM = '/usr/bin/chromium';
+/** What the app is built from. */
+const SOURCES = ['package-lock.json', 'tsconfig.base.json', 'core', 'web'];
 
-function run(command, args, stdio = 'inherit') {
-  const { status } = spawnSync(command, args, { cwd: root, stdio });
+/** Runs a command and is silent unless it fails: then what it said is told. */
+function run(command, args) {
+  const { status, stdout, stderr } = spawnSync(command, args, {
+    cwd: root,
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  });
+  if (status !== 0) console.error(`${stdout ?? ''}${stderr ?? ''}`);
   return status === 0;
 }
 
@@ -19,21 +27,15 @@ function fail(sentence) {
   process.exit(1);
 }
 
-/** `quiet` keeps standard output free: everything said goes to standard error. */
-export function ensurePackages({ quiet = false } = {}) {
-  const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19))
-    fail(`Inner Hum needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
-  const wanted = createHash('sha256')
-    .update(readFileSync(join(root, 'package-lock.json')))
-    .digest('hex');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  console.error('Installing packages …');
-  if (!run('npm', ['ci', '--no-fund', '--no-audit'], ['ignore', quiet ? 2 : 'inherit', 'inherit']))
-    fail(
-      'Installing packages failed: check the connection to the package registry and run the command again.',
-    );
-  writeFileSync(stamp, wanted);
+/** Everything that is said goes to standard error: what a command prints may be read by another one. */
+export function ensurePackages() {
+  unlessStamped(join(root, 'node_modules', '.installed'), sumOf(root, ['package-lock.json']), () => {
+    console.error('Installing packages …');
+    if (!run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']))
+      fail(
+        'Installing packages failed: check the connection to the package registry and run the command again.',
+      );
+  });
 }
 
 export function ensureChromium() {
@@ -43,19 +45,25 @@ export function ensureChromium() {
     fail(
       'The browser tests need Chromium at /usr/bin/chromium: install it with your package manager and run npm test again.',
     );
-  console.log('Installing Chromium …');
+  console.error('Installing Chromium …');
   run('apt-get', ['update']);
   if (!run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-dejavu-core']))
     fail('Installing Chromium failed: run apt-get install chromium yourself and try again.');
 }
 
-/** Builds the app; a few seconds, and always what the sources say. */
+/** Builds the app where its sources have changed since it was built. Answers whether it was. */
 export function ensureBuilt() {
-  console.log('Building …');
-  execFileSync('npm', ['run', '--silent', 'build'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+  const stamp = join(root, 'web', '.built');
+  if (!existsSync(join(root, 'web', 'dist', 'sw.js'))) rmSync(stamp, { force: true });
+  return unlessStamped(stamp, sumOf(root, SOURCES), () => {
+    console.error('Building …');
+    if (!run('npm', ['run', '--silent', 'build']))
+      fail('The app could not be built: what is wrong is said above.');
+  });
 }
 
 if (process.argv[1] === import.meta.filename) {
   ensurePackages();
   if (process.argv.includes('--browser')) ensureChromium();
+  if (process.argv.includes('--built')) ensureBuilt();
 }

@@ -46,7 +46,7 @@ export async function measureHours(browser: Browser, baseURL: string, takes = TA
   for (let take = 1; take <= takes; take++) {
     await page.keyboard.press(take === 1 ? 'Space' : 'ArrowLeft');
     await page.locator('main[data-phase="playing"]').waitFor();
-    await page.locator('main[data-phase="ended"]').waitFor({ timeout: 30_000 });
+    await page.locator('main[data-phase="resting"]').waitFor({ timeout: 30_000 });
     if (take % (takes / 3) !== 0) continue;
     pageMb.push(await used());
     processMb.push(await largestProcessMb(browser));

@@ -91,7 +91,7 @@ async function playSwell(page: Page, throttling: number): Promise<Probe> {
   const devtools = await page.context().newCDPSession(page);
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: throttling });
   await page.keyboard.press('Space');
-  await page.locator('main[data-phase="ended"]').waitFor({ timeout: 60_000 });
+  await page.locator('main[data-phase="resting"]').waitFor({ timeout: 60_000 });
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   return page.evaluate(() => (globalThis as unknown as { innerHumProbe: Probe }).innerHumProbe);
 }

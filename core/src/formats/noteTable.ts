@@ -1,5 +1,11 @@
 import { plainName, type HornId } from '../horn/index.ts';
-import type { ItemMeasures, NoteAnalysis, TakeAnalysis, TakeContext } from '../judge/index.ts';
+import {
+  isPlain,
+  type ItemMeasures,
+  type NoteAnalysis,
+  type TakeAnalysis,
+  type TakeContext,
+} from '../judge/index.ts';
 import { headed, rounded, toCsv, type Cell } from './csv.ts';
 
 /** A take as a table needs it. */
@@ -87,7 +93,7 @@ const LAST = [['playerNote', '']] as const;
 function noteCells(take: TabledTake, note: NoteAnalysis): Cell[] {
   const { context, analysis } = take;
   const exercise = context?.exercise;
-  const plain = note.verdict?.findings.every(({ kind }) => kind === 'even') ?? null;
+  const plain = note.verdict?.findings.every(isPlain) ?? null;
   const leading: Record<(typeof LEADING)[number][0], Cell> = {
     takeId: take.id,
     day: take.day,

@@ -123,6 +123,16 @@ it('tables the judged notes of takes with their units, the same in CSV and JSON'
     const text = cell(unit === undefined ? name : `${name} [${unit}]`).replace(/^'/, '');
     expect(text, name).toBe(value === null ? '' : String(value));
   }
+  // A clean long hold says how long it held, and is as it was written all the same.
+  const hold = structuredClone(take);
+  const verdict = hold.analysis?.items[0].verdict;
+  if (!verdict) throw new Error('no verdict');
+  verdict.findings = [{ kind: 'held', seconds: 8, cause: 'completed' }];
+  const [names, cells] = parsed(notesToCsv([hold]));
+  expect(cells[names.indexOf('asWritten')]).toBe('true');
+  expect(JSON.parse(notesToJson([hold]))).toMatchObject({ notes: [{ asWritten: true }] });
+  verdict.findings.push({ kind: 'gap', lengthMs: 90, atSeconds: 2 });
+  expect(JSON.parse(notesToJson([hold]))).toMatchObject({ notes: [{ asWritten: false }] });
   // What continues a table has no header of its own.
   expect(notesToCsv([take]) + notesToCsv([take], false)).toBe(notesToCsv([take, take]));
   expect(parsed(takesToCsv([take]))[1].slice(-3)).toEqual([

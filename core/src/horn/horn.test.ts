@@ -3,6 +3,7 @@ import {
   centsBetween,
   droneHz,
   frequencyHz,
+  HORN_IDS,
   hornById,
   nameNote,
   nearestMidi,
@@ -13,6 +14,7 @@ import {
   toSounding,
   toWritten,
   writtenMidi,
+  type HornId,
 } from './index.ts';
 
 it('knows the lowest sounding notes of the family', () => {
@@ -80,4 +82,10 @@ it('knows what should sound where another note is fingered', () => {
   expect([tempered.partial, pure.partial]).toEqual([3, 3]);
   expect(centsBetween(pure.targetHz, tempered.targetHz)).toBeCloseTo(1.955, 3);
   expect(pitchTarget({ writtenMidi: writtenMidi(77) }, 'alto', 440).partial).toBe(2);
+});
+
+it('knows no horn that is none', () => {
+  for (const id of HORN_IDS) expect(hornById(id).id).toBe(id);
+  for (const id of ['bass', '', 'Alto', 'toString'])
+    expect(() => hornById(id as HornId)).toThrow(expect.objectContaining({ code: 'horn-unknown' }));
 });

@@ -1,3 +1,4 @@
+import { CoreError } from '../signal/index.ts';
 import { soundingMidi, writtenMidi, type SoundingMidi, type WrittenMidi } from './pitch.ts';
 
 export type HornId = 'soprano' | 'alto' | 'tenor' | 'baritone';
@@ -32,8 +33,11 @@ export function isHornId(value: unknown): value is HornId {
   return HORN_IDS.some((id) => id === value);
 }
 
+/** Throws `horn-unknown` where there is no such horn: another one in its place would judge every note wrongly. */
 export function hornById(id: HornId): Horn {
-  return HORNS.find((candidate) => candidate.id === id) ?? HORNS[1];
+  const horn = HORNS.find((candidate) => candidate.id === id);
+  if (!horn) throw new CoreError('horn-unknown', `${id} is no horn: there are ${HORN_IDS.join(', ')}.`);
+  return horn;
 }
 
 export function toSounding(note: WrittenMidi, { transposition }: Horn): SoundingMidi {

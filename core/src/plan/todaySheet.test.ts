@@ -45,6 +45,7 @@ function triesAt(
     family,
     writtenMidi: note,
     fingeredMidi: note,
+    day: new Date(at).toISOString().slice(0, 10),
     at,
     seconds: 4,
     asWritten: i < asWritten,

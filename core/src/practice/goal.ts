@@ -43,8 +43,7 @@ const EITHER_SIDE: ReadonlySet<TrendMeasure> = new Set([
 ]);
 const LATEST = 8;
 const LEAST_DAYS = 2;
-const DAY_MS = 24 * 3600_000;
-const WEEK_MS = 7 * DAY_MS;
+const WEEK_MS = 7 * 24 * 3600_000;
 
 /** What of each measure is usually wanted, and a target to begin with. */
 export const USUAL_GOALS: Record<TrendMeasure, Pick<Goal, 'target' | 'wants'>> = {
@@ -101,7 +100,7 @@ export function goalProgress(notes: readonly PractisedNote[], goal: Goal): GoalP
     .flatMap((note) => {
       const value = measuredIn(note, measure);
       if (value === null) return [];
-      return [{ at: note.at, value: EITHER_SIDE.has(measure) ? Math.abs(value) : value }];
+      return [{ day: note.day, at: note.at, value: EITHER_SIDE.has(measure) ? Math.abs(value) : value }];
     })
     .toSorted((a, b) => a.at - b.at);
   const valueOf = (some: typeof played) =>
@@ -112,7 +111,7 @@ export function goalProgress(notes: readonly PractisedNote[], goal: Goal): GoalP
   const latest = played.slice(-LATEST);
   const now = valueOf(latest);
   const short = now === null ? null : Math.max(0, wants === 'less' ? now - target : target - now);
-  const days = new Set(latest.map(({ at }) => Math.floor(at / DAY_MS))).size;
+  const days = new Set(latest.map(({ day }) => day)).size;
   return {
     weeks: spansBack(played, WEEK_MS).flatMap((week) => {
       const value = valueOf(week);

@@ -34,7 +34,6 @@ const SECURE = { last: 10, asWritten: 8, before: 8, shareBefore: 0.5 };
 /** A hold is longer by a tenth, after two days of such holds. */
 const LONGER = 1.1;
 const DAYS_OF_HOLDS = 2;
-const DAY_MS = 24 * 3600_000;
 
 interface Tries {
   all: boolean[];
@@ -47,7 +46,7 @@ interface Tries {
  */
 export function milestonesOf(notes: readonly PractisedNote[]): Milestone[] {
   const tries = new Map<string, Tries>();
-  const holds = new Map<Zone, { best: number; days: Set<number> }>();
+  const holds = new Map<Zone, { best: number; days: Set<string> }>();
   let highest = -Infinity;
   return notes
     .toSorted((a, b) => a.at - b.at)
@@ -83,7 +82,7 @@ export function milestonesOf(notes: readonly PractisedNote[]): Milestone[] {
             found.push({ kind: 'longest', ...common, zone, seconds, secondsBefore: held.best });
           held.best = seconds;
         }
-        held.days.add(Math.floor(at / DAY_MS));
+        held.days.add(note.day);
       }
       return found;
     });

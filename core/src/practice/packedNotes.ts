@@ -16,7 +16,7 @@ export interface PackedNotes {
 const BEFORE_FIGURES = 6;
 const WIDTH = BEFORE_FIGURES + FIGURES.length;
 
-/** Packs notes; moments to a second, figures to single precision. */
+/** Packs notes of one day, which is kept beside them; moments to a second, figures to single precision. */
 export function packNotes(notes: readonly PractisedNote[]): PackedNotes {
   const families = [...new Set(notes.map(({ family }) => family))];
   const fromMs = notes.reduce((first, { at }) => Math.min(first, at), notes.at(0)?.at ?? 0);
@@ -38,8 +38,9 @@ export function packNotes(notes: readonly PractisedNote[]): PackedNotes {
   return { families, fromMs, rows };
 }
 
-/** Reads packed notes. Throws `packed-rows` where the rows are not whole. */
-export function unpackNotes({ families, fromMs, rows }: PackedNotes): PractisedNote[] {
+/** Reads the packed notes of a day. Throws `packed-rows` where the rows are not whole. */
+export function unpackNotes({ day, notes }: { day: string; notes: PackedNotes }): PractisedNote[] {
+  const { families, fromMs, rows } = notes;
   if (rows.length % WIDTH !== 0)
     throw new CoreError('packed-rows', `${rows.length} numbers are not rows of ${WIDTH}.`);
   return Array.from({ length: rows.length / WIDTH }, (_, i) => {
@@ -51,6 +52,7 @@ export function unpackNotes({ families, fromMs, rows }: PackedNotes): PractisedN
       family: families.at(family) ?? null,
       writtenMidi: writtenMidi(written),
       fingeredMidi: writtenMidi(fingered),
+      day,
       at: fromMs + Math.round(1000 * at),
       seconds,
       asWritten: asWritten === 1,

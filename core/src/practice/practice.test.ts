@@ -26,12 +26,15 @@ import {
 const DAY_MS = 24 * 3600_000;
 const NOW = 20_000 * DAY_MS;
 const C4 = writtenMidi(60);
+/** The day in a place that keeps UTC. */
+const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10);
 
 function noteOf(change: Partial<PractisedNote> = {}): PractisedNote {
   return {
     family: 'longHold',
     writtenMidi: C4,
     fingeredMidi: C4,
+    day: dayOf(change.at ?? NOW),
     at: NOW,
     seconds: 4,
     asWritten: true,
@@ -72,7 +75,7 @@ it('reads a take as practice, note by note, where it is fingered', () => {
   };
   const columns = listenTo(played.samples, 24000).slice(0);
   const analysis = analyseTake(FrameTrack.from(columns), context, []);
-  const notes = analysis ? practisedNotes(context, analysis, NOW) : [];
+  const notes = analysis ? practisedNotes(context, analysis, { day: dayOf(NOW), startedAt: NOW }) : [];
   expect(notes.map(({ asWritten }) => asWritten)).toEqual([true, false, true]);
   // The third partial of low B flat is F5.
   expect(new Set(notes.map(({ fingeredMidi, writtenMidi: at }) => `${fingeredMidi} ${at}`))).toEqual(
@@ -86,6 +89,7 @@ it('reads a take as practice, note by note, where it is fingered', () => {
 
 it('packs any notes into rows and back', () => {
   const any = fc.record({
+    day: fc.constant(dayOf(NOW)),
     family: fc.constantFrom('longHold', 'swell', null),
     writtenMidi: fc.integer({ min: 57, max: 100 }).map(writtenMidi),
     fingeredMidi: fc.integer({ min: 57, max: 100 }).map(writtenMidi),
@@ -99,10 +103,11 @@ it('packs any notes into rows and back', () => {
   });
   fc.assert(
     fc.property(fc.array(any, { maxLength: 20 }), (notes) => {
-      expect(unpackNotes(packNotes(notes))).toEqual(notes);
+      expect(unpackNotes({ day: dayOf(NOW), notes: packNotes(notes) })).toEqual(notes);
     }),
   );
-  expect(() => unpackNotes({ families: [], fromMs: 0, rows: new Float32Array(5) })).toThrow(/rows/);
+  const notes = { families: [], fromMs: 0, rows: new Float32Array(5) };
+  expect(() => unpackNotes({ day: dayOf(NOW), notes })).toThrow(/rows/);
 });
 
 it('makes one point a day of the notes that are asked for', () => {
@@ -232,4 +237,45 @@ it('scores the ear by what it was, not by what was said', () => {
   expect(score.hums.all).toEqual({ cents: 20, count: 1, sharp: 0, flat: 1 });
   expect(score.hums.zones).toMatchObject([{ zone: 'low', count: 1 }]);
   expect(score.hums.months).toHaveLength(1);
+});
+
+it('counts an evening as the one day that it was where it was played, whatever UTC says of it', () => {
+  // Seven and nine in the evening in New York: before and after midnight in UTC.
+  const evening = [Date.UTC(2026, 0, 5, 23, 30), Date.UTC(2026, 0, 6, 1, 30)];
+  const goal = {
+    measure: 'holdSeconds',
+    scope: { zone: null, midi: null, family: null },
+    target: 5,
+    wants: 'more',
+  } as const;
+  const held = (at: number, day: string, seconds = 10) =>
+    noteOf({ at, day, figures: withFigure('holdSeconds', seconds) });
+  const sameEvening = evening.map((at) => held(at, '2026-01-05'));
+  expect(goalProgress(sameEvening, goal)).toMatchObject({ distance: 0, isReached: false });
+  const twoDays = [sameEvening[0], held(evening[1], '2026-01-06')];
+  expect(goalProgress(twoDays, goal).isReached).toBe(true);
+  // A hold is the longest only after two days of holds.
+  const longer = held(evening[1] + 3600_000, '2026-01-05', 20);
+  expect(milestonesOf([...sameEvening, longer])).toEqual([]);
+  const later = held(evening[1] + 3600_000, '2026-01-06', 20);
+  expect(milestonesOf([...twoDays, later])).toMatchObject([
+    { kind: 'longest', seconds: 20, secondsBefore: 10 },
+  ]);
+});
+
+it('tells a first success only after six tries that failed, and a record only where it is one by a tenth', () => {
+  const tries = (failures: number) =>
+    Array.from({ length: failures + 1 }, (_, i) => noteOf({ at: NOW + i, asWritten: i === failures }));
+  for (const failures of [0, 1, 2, 5]) expect(milestonesOf(tries(failures)), `${failures}`).toEqual([]);
+  expect(milestonesOf(tries(6))).toMatchObject([{ kind: 'first', tries: 7 }]);
+  // It is the first once: what comes after it is none.
+  const again = noteOf({ at: NOW + 100, asWritten: true });
+  expect(milestonesOf([...tries(6), again])).toHaveLength(1);
+  const holds = (...seconds: number[]) =>
+    seconds.map((value, day) =>
+      noteOf({ at: NOW + day * DAY_MS, figures: withFigure('holdSeconds', value) }),
+    );
+  expect(milestonesOf(holds(10, 10, 10.9))).toEqual([]);
+  expect(milestonesOf(holds(10, 10, 11.1))).toMatchObject([{ kind: 'longest', seconds: 11.1 }]);
+  expect(milestonesOf(holds(10, 20))).toEqual([]);
 });

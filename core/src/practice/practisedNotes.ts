@@ -10,6 +10,8 @@ export interface PractisedNote {
   /** The note that was asked for, and the one whose fingering was held. */
   writtenMidi: WrittenMidi;
   fingeredMidi: WrittenMidi;
+  /** The day (`yyyy-MM-dd`) of the place where it was played: an evening is one day, whatever UTC says. */
+  day: string;
   /** When its take began, in ms. */
   at: number;
   /** How long it sounded; 0 where it did not. */
@@ -25,7 +27,7 @@ const secondsOf = ({ startSeconds, endSeconds }: ItemAnalysis) =>
 export function practisedNotes(
   { exercise }: Pick<TakeContext, 'exercise'>,
   { items }: TakeAnalysis,
-  at: number,
+  { day, startedAt: at }: { day: string; startedAt: number },
 ): PractisedNote[] {
   const score = scoreOf(exercise);
   return items.flatMap((item): PractisedNote[] => {
@@ -37,6 +39,7 @@ export function practisedNotes(
         family: exercise.family,
         writtenMidi,
         fingeredMidi: written.kind === 'note' ? (written.fingered ?? writtenMidi) : writtenMidi,
+        day,
         at,
         seconds: secondsOf(item),
         asWritten: item.verdict.findings.every(isPlain),

@@ -1,6 +1,8 @@
 export type CoreErrorCode =
   | 'sample-rate-unsupported'
   | 'samples-not-finite'
+  | 'argument-invalid'
+  | 'horn-unknown'
   | 'exercise-invalid'
   | 'family-no-room'
   | 'packed-rows'

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import {
+  differenceOfMeans,
   halfWidth16to84,
   median,
   percentile,
@@ -28,6 +29,42 @@ it('fits a line through a third of outliers and says how much it explains', () =
   );
   expect(clean).toEqual({ slope: 2, intercept: -7, r2: 1 });
   expect(theilSen([1, 1, 1], [1, 2, 3])).toBeNull();
+});
+
+it('has no answer where a value is no number, and names wrong arguments', () => {
+  expect(percentile([1, NaN, 3], 50)).toBeNull();
+  // Digital silence is minus infinity, and the middle of it too.
+  expect(percentile([-Infinity, -Infinity, -Infinity], 50)).toBe(-Infinity);
+  expect(percentile([-Infinity, -20, -10], 50)).toBe(-20);
+  for (const p of [-1, 101, NaN])
+    expect(() => percentile([1, 2], p)).toThrow(expect.objectContaining({ code: 'argument-invalid' }));
+  expect(theilSen([1, 2, NaN], [1, 2, 3])).toBeNull();
+  expect(theilSen([1, 2, 3], [1, Infinity, 3])).toBeNull();
+  expect(() => theilSen([1, 2, 3], [1, 2])).toThrow('A line through 3 x and 2 y.');
+  for (const [successes, tries] of [
+    [3, 2],
+    [-1, 2],
+    [0, -1],
+    [NaN, 4],
+    [1, Infinity],
+  ])
+    expect(() => wilson(successes, tries)).toThrow(expect.objectContaining({ code: 'argument-invalid' }));
+  expect(() => wilson(1, 2, 0)).toThrow(/z = 0/);
+  expect(wilson(0, 0)).toBeNull();
+});
+
+it('tells two means apart by Welch’s degrees of freedom, not by those of equal variances', () => {
+  // Equal variances and sizes: 2 (n - 1) = 4 degrees, t(0.95, 4) = 2.131847 in any table.
+  const even = differenceOfMeans([0, 2, 4], [10, 12, 14]);
+  expect(even?.difference).toBe(10);
+  expect((even?.high ?? 0) - 10).toBeCloseTo(2.131847 * Math.sqrt(8 / 3), 4);
+  // All that varies is the first: n - 1 = 2 degrees, t(0.95, 2) = 2.919986.
+  const uneven = differenceOfMeans([0, 2, 4], [10, 10, 10]);
+  expect((uneven?.high ?? 0) - 8).toBeCloseTo(2.919986 * Math.sqrt(4 / 3), 4);
+  expect(8 - (uneven?.low ?? 0)).toBeCloseTo(2.919986 * Math.sqrt(4 / 3), 4);
+  expect(differenceOfMeans([1, 1], [3, 3])).toEqual({ difference: 2, low: 2, high: 2 });
+  expect(differenceOfMeans([1], [3, 3])).toBeNull();
+  expect(differenceOfMeans([1, 2], [3])).toBeNull();
 });
 
 it('smooths around holes and never moves a straight line', () => {

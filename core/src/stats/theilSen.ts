@@ -1,3 +1,4 @@
+import { CoreError } from '../signal/index.ts';
 import { median } from './percentile.ts';
 
 export interface LineFit {
@@ -12,9 +13,13 @@ const MAX_POINTS = 400;
 
 /**
  * Robust line through (x, y): median of all pairwise slopes (Theil 1950, Sen 1968), intercept the median of
- * y - slope x. Returns null with fewer than 3 points or where all x are equal.
+ * y - slope x. Returns null with fewer than 3 points, where all x are equal, or where a value is no number. Throws
+ * `argument-invalid` where there are not as many y as x.
  */
 export function theilSen(x: ArrayLike<number>, y: ArrayLike<number>): LineFit | null {
+  if (x.length !== y.length)
+    throw new CoreError('argument-invalid', `A line through ${x.length} x and ${y.length} y.`);
+  for (let i = 0; i < x.length; i++) if (!Number.isFinite(x[i]) || !Number.isFinite(y[i])) return null;
   const step = Math.max(1, Math.ceil(x.length / MAX_POINTS));
   const slopes: number[] = [];
   for (let i = 0; i < x.length; i += step)

@@ -1,3 +1,5 @@
+import { CoreError } from '../signal/index.ts';
+
 /** Standard normal quantile of a two-sided 90 % interval. */
 const Z_90 = 1.6448536269514722;
 
@@ -6,8 +8,10 @@ export interface Interval {
   high: number;
 }
 
-/** Wilson's score interval of a share (Wilson 1927), 90 % unless another z is given; null for no tries. */
+/** Wilson's score interval of a share (Wilson 1927), 90 % unless another z is given; null for no tries. Throws `argument-invalid` where there are more successes than tries, or fewer than none. */
 export function wilson(successes: number, tries: number, z = Z_90): Interval | null {
+  if (!(successes >= 0 && successes <= tries && Number.isFinite(tries) && z > 0))
+    throw new CoreError('argument-invalid', `${successes} of ${tries} tries at z = ${z} are no share.`);
   if (tries === 0) return null;
   const share = successes / tries;
   const z2 = z * z;

@@ -55,7 +55,10 @@ export function playSheets(beside: readonly DemoTake[], tell: (day: number) => v
   ]);
   const learn = (take: DemoTake) => {
     if (!take.analysis) return;
-    const own = practisedNotes(take.context, take.analysis, msOf(take));
+    const own = practisedNotes(take.context, take.analysis, {
+      day: String(take.daysAgo),
+      startedAt: msOf(take),
+    });
     notes.get(take.context.hornId)?.push(...own);
     for (const zone of new Set(own.map(({ fingeredMidi }) => zoneOfNote(fingeredMidi))))
       learner.practise(take.context.hornId, skillOf(take.context.exercise.family), zone);

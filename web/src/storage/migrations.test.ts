@@ -14,6 +14,7 @@ import {
   openDatabase,
   readSettings,
 } from './index.ts';
+import { DATABASE_VERSION } from './database.ts';
 import { faultOfRow } from './rowChecks.ts';
 
 // Databases as each version left them behind: what a player who has not come for years brings along.
@@ -212,6 +213,33 @@ it.each(VERSIONS)('brings a database of version %i up to date with everything in
   if (version < 8) {
     const [practice] = await listPractice('microphone', DAY, DAY);
     expect(practice).toMatchObject({ day: DAY, takes: 2, words: 'stiff reed\nstiff reed' });
-    expect(unpackNotes(practice.notes)).toMatchObject([{ writtenMidi: 67, asWritten: true }]);
+    expect(unpackNotes(practice)).toMatchObject([{ writtenMidi: 67, asWritten: true }]);
   }
+});
+
+it('has the tables of the version it says it has: another table or index is another version', async () => {
+  const declared: Record<string, string> = {
+    ...Object.assign({}, ...VERSIONS.map((version) => SCHEMAS[version])),
+    // Version 9.
+    takes:
+      'id, state, startedAt, roundId, [day+startedAt], hornId, deletedAt, keys.noted, keys.note, [keys.note+startedAt], keys.shelf, [keys.shelf+startedAt], [keys.judged+startedAt]',
+    sounds: 'takeId',
+    setAside: 'id',
+    folders: 'id',
+  };
+  openDatabase('as declared');
+  await database().open();
+  expect(database().verno).toBe(DATABASE_VERSION);
+  expect(DATABASE_VERSION).toBe(9);
+  const found = Object.fromEntries(
+    database().tables.map(({ name, schema }) => [
+      name,
+      [schema.primKey.src, ...schema.indexes.map(({ src }) => src)].join(', '),
+    ]),
+  );
+  const sorted = (tables: Record<string, string>) =>
+    Object.fromEntries(
+      Object.entries(tables).map(([name, keys]) => [name, keys.split(', ').toSorted().join(', ')]),
+    );
+  expect(sorted(found)).toEqual(sorted(declared));
 });

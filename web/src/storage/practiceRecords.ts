@@ -30,8 +30,8 @@ function practiceRecord(player: Practiser, day: string, takes: readonly TakeReco
       .filter(Boolean)
       .join('\n'),
     notes: packNotes(
-      takes.flatMap(({ context, analysis, startedAt }) =>
-        context && analysis ? practisedNotes(context, analysis, startedAt) : [],
+      takes.flatMap((take) =>
+        take.context && take.analysis ? practisedNotes(take.context, take.analysis, take) : [],
       ),
     ),
     calls: takes.flatMap(({ call, analysis, context, startedAt }) => {

@@ -36,6 +36,7 @@ import {
   readTakeFrames,
   retireReed,
   storeTake,
+  strainSince,
   takesInParts,
   toggleFavourite,
   undoDelete,
@@ -160,6 +161,54 @@ it('counts a day and a reed by the takes that are there, whatever comes and goes
   });
   await retireReed(reed, 2);
   expect(gearOf(await readSettings())).toMatchObject({ reedId: '', reedKind: '' });
+});
+
+it('counts what somebody else recorded as nobody’s practice', async () => {
+  const columns = new FrameTrack(1).slice(0);
+  const strain = { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 };
+  const at = new Date(2026, 2, 14, 12).getTime();
+  const kept = {
+    ...record,
+    state: 'kept' as const,
+    kind: 'free' as const,
+    startedAt: at,
+    ...wallClock(at),
+    strain,
+  };
+  await finishTake({ ...kept, id: 'other', kind: 'other' }, columns);
+  expect(await listPractice('microphone', '2026-03-01', '2026-03-31')).toEqual([]);
+  await finishTake({ ...kept, id: 'own' }, columns);
+  await finishTake({ ...kept, id: 'another', kind: 'other' }, columns);
+  expect(await listPractice('microphone', '2026-03-01', '2026-03-31')).toMatchObject([
+    { takes: 1, playedSeconds: 60 },
+  ]);
+});
+
+it('adds up the load of one kind of player, from one moment to another', async () => {
+  const columns = new FrameTrack(1).slice(0);
+  const played = async (id: string, startedAt: number, source: TakeRecord['source'], seconds: number) => {
+    const strain = { playedSeconds: seconds, highSeconds: seconds / 10, loudSeconds: seconds / 5 };
+    await finishTake(
+      { ...record, id, state: 'kept', kind: 'free', startedAt, ...wallClock(startedAt), source, strain },
+      columns,
+    );
+  };
+  await played('before', 999, 'microphone', 1000);
+  await played('first', 1000, 'microphone', 10);
+  await played('second', 2000, 'microphone', 20);
+  await played('simulated', 1500, 'standIn', 500);
+  await played('after', 3000, 'microphone', 40);
+  expect(await strainSince(1000, 'microphone')).toEqual({
+    playedSeconds: 70,
+    highSeconds: 7,
+    loudSeconds: 14,
+  });
+  expect(await strainSince(1000, 'microphone', 3000)).toEqual({
+    playedSeconds: 30,
+    highSeconds: 3,
+    loudSeconds: 6,
+  });
+  expect(await strainSince(1000, 'standIn')).toMatchObject({ playedSeconds: 500 });
 });
 
 it('reminds of a check when it is due, and of none that never was', () => {

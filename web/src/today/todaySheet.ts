@@ -56,7 +56,7 @@ async function readToday(day: number) {
   const { source, hornId } = settings;
   const from = dayOf(subDays(day, LOOKS_BACK_DAYS));
   const practice = (await listPractice(source, from, sheet.day)).filter((each) => each.hornId === hornId);
-  const notes = practice.flatMap((each) => unpackNotes(each.notes));
+  const notes = practice.flatMap(unpackNotes);
   const horn = playersHorn(settings);
   return {
     settings,
@@ -154,7 +154,7 @@ export async function finishLine(
   const practice = await listPractice(settings.source, sheet.day, sheet.day);
   const tries = practice
     .filter(({ hornId }) => hornId === settings.hornId)
-    .flatMap(({ notes }) => unpackNotes(notes))
+    .flatMap(unpackNotes)
     .filter((note) => note.at >= from && note.family === family);
   if (family === null || !wentBadly(tries)) return null;
   await changeSheet(sheet, { plannedAt: Date.now() });

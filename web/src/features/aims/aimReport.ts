@@ -1,4 +1,4 @@
-import type { TFunction } from 'i18next';
+import i18next, { type TFunction } from 'i18next';
 import type { Report } from '../../listing/index.ts';
 import { measureText } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
@@ -16,7 +16,7 @@ export function aimReport(each: AimProgress, t: TFunction): Report {
   const { goal } = aim;
   const target = measureText(goal.target, goal.measure, t);
   return {
-    language: 'en',
+    language: i18next.language,
     title: aim.text,
     lines: [
       `${t(`trend.measure.${goal.measure}`)}: ${t(goal.wants === 'less' ? 'aim.atMostOf' : 'aim.atLeastOf', { target })}`,

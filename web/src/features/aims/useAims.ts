@@ -28,9 +28,7 @@ export function useAims(now: number): Aims | null {
       const { hornId, source } = settings;
       const from = dayOf(subYears(now, 1));
       const practice = await listPractice(source, from, dayOf(now));
-      const notes = practice
-        .filter((each) => each.hornId === hornId)
-        .flatMap((each) => unpackNotes(each.notes));
+      const notes = practice.filter((each) => each.hornId === hornId).flatMap(unpackNotes);
       const aims = await listAims(hornId);
       return { settings, aims: aims.map((aim) => ({ aim, progress: goalProgress(notes, aim.goal) })) };
     }, [now]) ?? null

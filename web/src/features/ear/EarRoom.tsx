@@ -18,7 +18,7 @@ export function Component() {
     );
     return earScore(
       practice.flatMap(({ calls }) => calls),
-      practice.flatMap(({ notes }) => unpackNotes(notes)),
+      practice.flatMap(unpackNotes),
     );
   });
   return score ? <EarView score={score} /> : null;

@@ -1,5 +1,5 @@
 import { eachDayOfInterval, parseISO, subDays } from 'date-fns';
-import type { TFunction } from 'i18next';
+import i18next, { type TFunction } from 'i18next';
 import { reportTakes, type Report } from '../../listing/index.ts';
 import { dayOf, listDayNotes, listPractice, takesOfDay, type TakeRecord } from '../../storage/index.ts';
 import { dateText, decimals } from '../../words/index.ts';
@@ -7,8 +7,6 @@ import { INK_ROWS, inkDays } from './inkDay.ts';
 import { markText } from './markText.ts';
 import { milestoneText } from './milestoneText.ts';
 import type { LoggedDay } from './useDay.ts';
-
-const LANGUAGE = 'en';
 
 /** One day, for a teacher: what was played on what, what was reached, what was written, every take. */
 export async function dayReport(logged: LoggedDay, withSound: boolean, t: TFunction): Promise<Report> {
@@ -20,7 +18,7 @@ export async function dayReport(logged: LoggedDay, withSound: boolean, t: TFunct
       : [`${t(`logbook.row.${row}`)} ${t('logbook.minutesOf', { minutes: decimals(seconds / 60, 1) })}`];
   });
   return {
-    language: LANGUAGE,
+    language: i18next.language,
     title: dateText(parseISO(day), 'weekdayYear'),
     lines: [
       ...(ink
@@ -71,7 +69,7 @@ export async function weekReport(
   for (const date of dates) takes.push(...(await takesOfDay(date, settings.source)).toReversed());
   const seconds = [...days.values()].reduce((sum, { playedSeconds }) => sum + playedSeconds, 0);
   return {
-    language: LANGUAGE,
+    language: i18next.language,
     title: t('report.week', {
       from: dateText(subDays(last, 6), 'day'),
       to: dateText(last, 'dayYear'),

@@ -23,7 +23,7 @@ export function inkDays(practice: readonly PracticeDayRecord[]): Map<string, Ink
     own.playedSeconds += playedSeconds;
     own.takes += takes;
     own.rows.free += freeSeconds;
-    const { zones, skills } = practiceOf(unpackNotes(notes));
+    const { zones, skills } = practiceOf(unpackNotes({ day, notes }));
     for (const zone of ZONES) own.rows[zone] += zones[zone];
     for (const skill of SKILLS) own.rows[skill] += skills[skill];
     days.set(day, own);

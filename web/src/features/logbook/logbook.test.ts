@@ -46,6 +46,7 @@ it('puts the ink of a day together, whatever was played on', () => {
         family,
         writtenMidi: writtenMidi(midi),
         fingeredMidi: writtenMidi(midi),
+        day: '2026-03-14',
         at: NOW.getTime(),
         seconds: 20,
         asWritten: true,

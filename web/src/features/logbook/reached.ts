@@ -9,8 +9,8 @@ export const hornsIn = (practice: readonly PracticeDayRecord[]) => [
 /** What was reached on each horn since a moment (in ms), against all that is given. */
 export function reachedSince(practice: readonly PracticeDayRecord[], from: number): Milestone[] {
   return hornsIn(practice).flatMap((id) =>
-    milestonesOf(
-      practice.filter(({ hornId }) => hornId === id).flatMap(({ notes }) => unpackNotes(notes)),
-    ).filter(({ at }) => at >= from),
+    milestonesOf(practice.filter(({ hornId }) => hornId === id).flatMap(unpackNotes)).filter(
+      ({ at }) => at >= from,
+    ),
   );
 }

@@ -63,7 +63,7 @@ export function useDay(day: string): LoggedDay | null {
         note: await readDayNote(day),
         takes: await takesOfDay(day, source),
         ink: inkDays(own).get(day) ?? null,
-        notes: own.flatMap(({ notes }) => unpackNotes(notes)),
+        notes: own.flatMap(unpackNotes),
         playedOn: own.map(({ id, hornId, playedSeconds, mouthpieceId, reedId, reedKind }) => {
           const reed = reeds.find((each) => each.id === reedId);
           return {

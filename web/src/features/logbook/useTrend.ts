@@ -46,7 +46,7 @@ export function useTrend(look: TrendLook, now: number): Trend | null {
       settings,
       hornId,
       horns: [...new Set(all.map((each) => each.hornId))],
-      days: own.map(({ notes }) => unpackNotes(notes)),
+      days: own.map(unpackNotes),
       marks: marks.filter(({ at }) => at >= from),
     };
   }, [span, horn, now]);

@@ -102,7 +102,8 @@ export function LivePage(props: LivePageProps) {
     const placeCursor = (x: number | null) => {
       if (!cursor.current) return;
       cursor.current.style.visibility = x === null ? 'hidden' : 'visible';
-      if (x !== null) cursor.current.style.transform = `translateX(${x}px)`;
+      // Hidden it must not stand where a narrower page has no room for it.
+      cursor.current.style.transform = x === null ? 'none' : `translateX(${x}px)`;
     };
     /** The page on a take's own clock, whose beat 0 is at `zero`. */
     const inTake = (zero: number) => ({

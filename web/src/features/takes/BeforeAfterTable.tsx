@@ -23,8 +23,9 @@ export function BeforeAfterTable({ round, takes }: { round: RoundRecord; takes: 
   const valuesOf = (name: FigureName, isAfter: boolean) =>
     takes
       .filter(({ phrase }) => phrase >= half === isAfter)
-      .flatMap(({ context, analysis, startedAt }) => {
-        const note = context && analysis && practisedNotes(context, analysis, startedAt).at(0);
+      .flatMap((take) => {
+        const { context, analysis } = take;
+        const note = context && analysis && practisedNotes(context, analysis, take).at(0);
         return (note && figureOf(note, name)) ?? [];
       });
   const rows = SHOWN.flatMap((name) => {

@@ -32,7 +32,7 @@ function sittingOf({ round, takes }: RoundTakes, { cues, measure }: TrialRecord)
     values: order.flatMap((_, phrase) => {
       const take = takes.findLast((each) => each.phrase === phrase);
       if (!take?.context || !take.analysis) return [];
-      const note = practisedNotes(take.context, take.analysis, take.startedAt).at(0);
+      const note = practisedNotes(take.context, take.analysis, take).at(0);
       return [note ? measureOf(note, measure) : null];
     }),
   };

@@ -1,33 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
-import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
-
-test.use({ launchOptions: chromium() });
-
-test('a page killed in the middle of a take gives it back on return', async ({ page, context }) => {
-  await firstVisit(page, 'stand-in player');
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
-  await inPhase(page, 'playing').waitFor();
-  const begun = Date.now();
-  await page.waitForTimeout(4000);
-  const played = (Date.now() - begun) / 1000;
-  const devtools = await context.newCDPSession(page);
-  // The crashed page never answers.
-  void devtools.send('Page.crash').catch(() => undefined);
-  await page.waitForEvent('crash');
-
-  const back = await context.newPage();
-  await back.goto('/takes');
-  await back.getByRole('link', { name: /G/ }).first().click();
-  await expect(back.getByText('found again after it was cut short')).toBeVisible();
-  const held = await back.locator('[data-figure="holdSeconds"] td').first().innerText();
-  // At most the last second is lost.
-  expect(parseFloat(held)).toBeGreaterThan(played - 1.1);
-});
+import { beginSounding, expect, inPhase, test } from '../../browser.ts';
 
 test('keys alone: blind take, counted take, note, export, delete and undo', async ({ page }) => {
-  await firstVisit(page, 'stand-in player');
+  await page.goto('/stand/swell');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('2');
   await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');
@@ -35,8 +11,7 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('PageDown');
-  await inPhase(page, 'counting').waitFor();
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor();
   // The ribbon waits for the call: at the soft end this player goes sharp, at the loud end flat.
   await expect(page.getByText('The soft end was')).toBeVisible();
   await expect(page.getByRole('link', { name: 'Look closer' })).toBeHidden();
@@ -62,7 +37,7 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
     frames: unknown[];
   };
   // A counted take begins a beat before its first beat.
-  expect(Math.abs(told.analysis.beatZeroSeconds - 0.6)).toBeLessThan(0.1);
+  expect(told.analysis.beatZeroSeconds).toBeCloseTo(0.6, 3);
   expect(told.call).toEqual({ soft: 'sharp', loud: 'flat' });
   expect(told.frames.length).toBeGreaterThan(250);
 
@@ -76,7 +51,6 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
 });
 
 test('the free desk names the note at once, and one key keeps the last minute', async ({ page }) => {
-  await firstVisit(page, 'stand-in player');
   await page.goto('/stand');
   // The stand-in begins with a written B4.
   await expect(page.getByTestId('heard-note').getByRole('img')).toHaveAccessibleName('B 4');
@@ -90,35 +64,25 @@ test('the free desk names the note at once, and one key keeps the last minute', 
 });
 
 test('a round can be paused, taken up, played once more and skipped, by keys', async ({ page }) => {
-  await firstVisit(page, 'stand-in player');
-  await page.goto('/stand/drill/breakDrill?tempoBpm=200&start=countIn');
+  // A slow drill of four phrases, each with time to look at it although it is played quickly.
+  await page.goto('/stand/drill/breakDrill?tempoBpm=40&start=countIn');
   const at = (index: number) => expect(page.getByTestId('phrase-count')).toHaveText(`${index} of 4`);
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
-  await inPhase(page, 'playing').waitFor();
-  // What is left in the middle is kept, and begins anew.
-  await page.waitForTimeout(900);
+  await beginSounding(page);
   await page.keyboard.press('p');
+  // What is left in the middle is kept, and begins anew.
   await inPhase(page, 'paused').waitFor();
-  await page.getByRole('button', { name: 'Go on' }).click();
-  await inPhase(page, 'resting').waitFor();
   await at(1);
-  await page.keyboard.press('ArrowLeft');
+  await page.getByRole('button', { name: 'Go on' }).click();
   await inPhase(page, 'counting').waitFor();
   await at(1);
-  await inPhase(page, 'resting').waitFor();
   await page.keyboard.press('n');
-  await inPhase(page, 'playing').waitFor();
   await at(2);
   await page.keyboard.press('n');
-  await inPhase(page, 'playing').waitFor();
   await at(3);
-  await page.keyboard.press('n');
-  await inPhase(page, 'resting').waitFor();
-  await at(4);
+  // Once more, and from there on by itself to the end.
+  await page.keyboard.press('ArrowLeft');
   await page.getByRole('link', { name: 'See the round' }).click();
-  // The first phrase begun, played and played again, and the fourth; of the skipped ones what sounded.
   await expect
     .poll(() => page.getByRole('link', { name: /Over the break/ }).count())
-    .toBeGreaterThanOrEqual(4);
+    .toBeGreaterThanOrEqual(3);
 });

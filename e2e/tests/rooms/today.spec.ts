@@ -1,11 +1,9 @@
-import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
-
-test.use({ launchOptions: chromium() });
+import { expect, inPhase, test } from '../../browser.ts';
 
 test('a day’s sheet: minutes, a line put aside and one kept, played hands-free from line to line, and its account', async ({
   page,
 }) => {
-  await firstVisit(page, 'stand-in player');
+  await page.goto('/stand/swell');
   await page.getByRole('link', { name: 'leave' }).click();
   await page.getByRole('link', { name: 'Today' }).click();
   const lines = page.getByTestId('sheet').getByRole('listitem');
@@ -57,7 +55,6 @@ test('a day of the own routine, from the sheet to its account, without a hand on
   page,
 }) => {
   test.setTimeout(240_000);
-  await firstVisit(page, 'stand-in player');
   await page.goto('/shelf');
   for (const drill of ['overtoneSwitch', 'swell'])
     await page

@@ -1,8 +1,5 @@
 import { stat } from 'node:fs/promises';
-import { DEMO_PORT } from '../playwright.config.ts';
-import { chromium, expect, inPhase, test } from '../browser.ts';
-
-test.use({ launchOptions: chromium(), baseURL: `http://127.0.0.1:${DEMO_PORT}` });
+import { expect, playOut, demoTest as test } from '../../browser.ts';
 
 test('twelve weeks: what a reed change did to the low notes, and a new reed that is counted by itself', async ({
   page,
@@ -46,9 +43,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await expect(blue).toContainText('on the horn');
   await expect(blue).toContainText('Not played yet.');
   await page.goto('/stand/swell?note=67&beats=4&tempoBpm=120');
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await playOut(page);
   await page.goto('/case');
   await expect(blue).toContainText(/0 min of tone on 1 day/);
   await blue.getByRole('button', { name: 'Say how it plays' }).click();

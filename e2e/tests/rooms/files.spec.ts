@@ -5,20 +5,27 @@ import { encodeFlac, encodeWav } from '@inner-hum/core/formats';
 import { roundToSteps } from '@inner-hum/core/signal';
 import { strFromU8, unzipSync } from 'fflate';
 import type { Browser, Download, Page } from '@playwright/test';
-import { chromium, expect, firstVisit, inPhase, playSwell, test, trouble } from '../browser.ts';
-import { createApp } from '../../server/src/app.ts';
-import { playFaultySwell } from '../sounds.ts';
+import {
+  beginSounding,
+  expect,
+  firstVisit,
+  inPhase,
+  NOBODY,
+  playOut,
+  STATES,
+  test,
+  trouble,
+} from '../../browser.ts';
+import { createApp } from '../../../server/src/app.ts';
+import { playFaultySwell } from '../../sounds.ts';
 
 // What is played outlives its browser: out as files, back, without a network, and where the disk or a row goes bad.
-test.use({ launchOptions: chromium() });
-
 /** Of a server whose app grows newer. */
 const UPDATE_PORT = 4275;
 
 async function playToTheEnd(page: Page): Promise<void> {
   await page.goto('/stand/swell?beats=2');
-  await playSwell(page);
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await playOut(page);
 }
 
 async function downloaded(
@@ -66,7 +73,10 @@ const putTakes = (page: Page, change: object) =>
   }, change);
 
 async function newcomer(browser: Browser, baseURL: string | undefined): Promise<Page> {
-  const context = await browser.newContext(baseURL === undefined ? {} : { baseURL });
+  const context = await browser.newContext({
+    storageState: STATES.quick,
+    ...(baseURL !== undefined && { baseURL }),
+  });
   return context.newPage();
 }
 
@@ -75,7 +85,6 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
   browser,
   baseURL,
 }) => {
-  await firstVisit(page, 'stand-in player');
   await playToTheEnd(page);
   await page.getByRole('link', { name: 'Look closer' }).click();
   await page.getByRole('textbox').fill('the first one');
@@ -103,7 +112,6 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
   );
 
   const other = await newcomer(browser, baseURL);
-  await firstVisit(other, 'stand-in player');
   await playToTheEnd(other);
   await other.goto('/case/keeping');
   const choose = other.locator('input[type=file]');
@@ -140,7 +148,6 @@ test('copies go into a folder of the player’s, a month a file, and each can be
   await page.addInitScript(() => {
     Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() });
   });
-  await firstVisit(page, 'stand-in player');
   await playToTheEnd(page);
   await page.goto('/case/keeping');
   await page.getByRole('button', { name: 'Choose a folder' }).click();
@@ -165,7 +172,6 @@ test('recordings become takes: split at their pauses, whatever the browser reads
   const wav = await encodeWav({ sampleRateHz: swell.sampleRateHz, samples: twice }, 16);
   const flac = await encodeFlac(swell);
   const bad = (await encodeWav({ sampleRateHz: 48000, samples: Float32Array.of(NaN, 1) })) as Uint8Array;
-  await firstVisit(page, 'stand-in player');
   await page.goto('/takes');
   await page.getByText('Bring in recordings').click();
   await page.locator('input[type=file]').setInputFiles([
@@ -201,10 +207,11 @@ test('plays on without a network once it was opened, and finds its takes in ever
 }) => {
   const context = await browser.newContext({
     serviceWorkers: 'allow',
+    storageState: STATES.quick,
     ...(baseURL !== undefined && { baseURL }),
   });
   const page = await context.newPage();
-  await firstVisit(page, 'stand-in player');
+  await page.goto('/case');
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
   });
@@ -237,7 +244,6 @@ test('room that runs out is told while there is time, and the sound of old takes
   context,
   baseURL,
 }) => {
-  await firstVisit(page, 'stand-in player');
   await playToTheEnd(page);
   const devtools = await context.newCDPSession(page);
   await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '', quotaSize: 100_000_000 });
@@ -259,7 +265,6 @@ test('room that runs out is told while there is time, and the sound of old takes
 });
 
 test('a row that cannot be read is put aside, and the rooms open', async ({ page }) => {
-  await firstVisit(page, 'stand-in player');
   await playToTheEnd(page);
   await putTakes(page, { id: 'broken', context: { exercise: 'gone' }, analysis: { items: 3 } });
   await page.goto('/takes');
@@ -276,78 +281,81 @@ test('a row that cannot be read is put aside, and the rooms open', async ({ page
   await expect(row).toBeVisible();
 });
 
-test('opens what an older version stored, and gives way to a newer one in another tab', async ({
-  page,
-  context,
-}) => {
-  await page.route('**/case', (route) =>
-    route.fulfill({ contentType: 'text/html', body: 'a page of this origin' }),
-  );
-  await page.goto('/case');
-  await page.evaluate(async () => {
-    const open = indexedDB.open('inner-hum', 10);
-    open.onupgradeneeded = () => {
-      const { result: db } = open;
-      const takes = db.createObjectStore('takes', { keyPath: 'id' });
-      for (const index of ['state', 'startedAt']) takes.createIndex(index, index);
-      const chunks = db.createObjectStore('chunks', { keyPath: ['takeId', 'index'] });
-      chunks.createIndex('takeId', 'takeId');
-      db.createObjectStore('frames', { keyPath: 'takeId' });
-      db.createObjectStore('settings', { keyPath: 'id' }).put({
-        id: 'settings',
-        visited: true,
-        hornId: 'tenor',
-        a4Hz: 442,
-      });
-      db.createObjectStore('calibrations', { keyPath: 'id' }).createIndex('madeAt', 'madeAt');
-      takes.put({
-        id: 'old',
-        state: 'kept',
-        kind: 'free',
-        startedAt: new Date(2025, 3, 12, 18, 30).getTime(),
-        hornId: 'tenor',
-        a4Hz: 442,
-        scale: { floorDb: -46, ceilingDb: -16, source: 'default' },
-        source: 'microphone',
-        eyes: 'watch',
-        sampleRateHz: 48000,
-        lengthSeconds: 1,
-        context: null,
-        dueClickSeconds: [],
-        foundClickSeconds: [],
-        analysis: null,
-        loudness: null,
-        playerNote: 'from long ago',
-        recovered: false,
-        deletedAt: null,
-      });
-      chunks.put({ takeId: 'old', index: 0, samples: new Float32Array(48000) });
-    };
-    await new Promise<void>((resolve) => (open.onsuccess = () => resolve(open.result.close())));
+test.describe('from before', () => {
+  test.use({ storageState: NOBODY });
+
+  test('opens what an older version stored, and gives way to a newer one in another tab', async ({
+    page,
+    context,
+  }) => {
+    await page.route('**/case', (route) =>
+      route.fulfill({ contentType: 'text/html', body: 'a page of this origin' }),
+    );
+    await page.goto('/case');
+    await page.evaluate(async () => {
+      const open = indexedDB.open('inner-hum', 10);
+      open.onupgradeneeded = () => {
+        const { result: db } = open;
+        const takes = db.createObjectStore('takes', { keyPath: 'id' });
+        for (const index of ['state', 'startedAt']) takes.createIndex(index, index);
+        const chunks = db.createObjectStore('chunks', { keyPath: ['takeId', 'index'] });
+        chunks.createIndex('takeId', 'takeId');
+        db.createObjectStore('frames', { keyPath: 'takeId' });
+        db.createObjectStore('settings', { keyPath: 'id' }).put({
+          id: 'settings',
+          visited: true,
+          hornId: 'tenor',
+          a4Hz: 442,
+        });
+        db.createObjectStore('calibrations', { keyPath: 'id' }).createIndex('madeAt', 'madeAt');
+        takes.put({
+          id: 'old',
+          state: 'kept',
+          kind: 'free',
+          startedAt: new Date(2025, 3, 12, 18, 30).getTime(),
+          hornId: 'tenor',
+          a4Hz: 442,
+          scale: { floorDb: -46, ceilingDb: -16, source: 'default' },
+          source: 'microphone',
+          eyes: 'watch',
+          sampleRateHz: 48000,
+          lengthSeconds: 1,
+          context: null,
+          dueClickSeconds: [],
+          foundClickSeconds: [],
+          analysis: null,
+          loudness: null,
+          playerNote: 'from long ago',
+          recovered: false,
+          deletedAt: null,
+        });
+        chunks.put({ takeId: 'old', index: 0, samples: new Float32Array(48000) });
+      };
+      await new Promise<void>((resolve) => (open.onsuccess = () => resolve(open.result.close())));
+    });
+    await page.unroute('**/case');
+    await page.goto('/takes?words=long');
+    await expect(page.getByText('1 of 1 take')).toBeVisible();
+    await expect(page.getByText('Saturday 12 April')).toBeVisible();
+    // A tab with a newer version wants the database: this one closes it and says what to do.
+    const newer = await context.newPage();
+    await newer.route('**/case', (route) =>
+      route.fulfill({ contentType: 'text/html', body: 'a newer version' }),
+    );
+    await newer.goto('/case');
+    await newer.evaluate(async () => {
+      const open = indexedDB.open('inner-hum', 1000);
+      await new Promise<void>((resolve) => (open.onsuccess = () => resolve(open.result.close())));
+    });
+    await expect(page.getByText('A newer Inner Hum is open in another tab.', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: 'Load again' }).click();
+    await expect(page.getByText('Inner Hum could not open its takes.', { exact: false })).toBeVisible();
   });
-  await page.unroute('**/case');
-  await page.goto('/takes?words=long');
-  await expect(page.getByText('1 of 1 take')).toBeVisible();
-  await expect(page.getByText('Saturday 12 April')).toBeVisible();
-  // A tab with a newer version wants the database: this one closes it and says what to do.
-  const newer = await context.newPage();
-  await newer.route('**/case', (route) =>
-    route.fulfill({ contentType: 'text/html', body: 'a newer version' }),
-  );
-  await newer.goto('/case');
-  await newer.evaluate(async () => {
-    const open = indexedDB.open('inner-hum', 1000);
-    await new Promise<void>((resolve) => (open.onsuccess = () => resolve(open.result.close())));
-  });
-  await expect(page.getByText('A newer Inner Hum is open in another tab.', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Load again' }).click();
-  await expect(page.getByText('Inner Hum could not open its takes.', { exact: false })).toBeVisible();
 });
 
 test('a score comes in for the horn that is played, and goes out again for other programs', async ({
   page,
 }, testInfo) => {
-  await firstVisit(page, 'stand-in player');
   await page.goto('/shelf');
   const note = (step: string, octave: number) =>
     `<note><pitch><step>${step}</step><octave>${octave}</octave></pitch><duration>4</duration></note>`;
@@ -385,7 +393,7 @@ test('a newer version waits until the player takes it, and not while a take is p
   browser,
 }) => {
   const distDir = join(mkdtempSync(join(tmpdir(), 'inner-hum-')), 'dist');
-  cpSync(join(import.meta.dirname, '../../web/dist'), distDir, { recursive: true });
+  cpSync(join(import.meta.dirname, '../../../web/dist'), distDir, { recursive: true });
   const origin = `http://127.0.0.1:${UPDATE_PORT}`;
   const app = createApp({ distDir, origins: [origin], demo: false, authority: null });
   const server = app.listen(UPDATE_PORT, '127.0.0.1');
@@ -407,8 +415,8 @@ test('a newer version waits until the player takes it, and not while a take is p
   await expect(notice).toBeVisible({ timeout: 20_000 });
   // Another tab plays: nothing is taken from under it.
   const other = await context.newPage();
-  await other.goto('/stand/swell?beats=8');
-  await playSwell(other);
+  await other.goto('/stand/swell?beats=4');
+  await beginSounding(other);
   await page.getByRole('button', { name: 'Take it now' }).click();
   await expect(page.getByText('A take is being played', { exact: false })).toBeVisible();
   await inPhase(other, 'resting').waitFor({ timeout: 30_000 });

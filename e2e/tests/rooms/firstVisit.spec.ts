@@ -1,6 +1,6 @@
-import { chromium, expect, inPhase, test } from '../browser.ts';
+import { expect, inPhase, NOBODY, test } from '../../browser.ts';
 
-test.use({ launchOptions: chromium() });
+test.use({ storageState: NOBODY });
 
 /** Each screen in another language, as a device would ask for it. */
 const VISITS = [

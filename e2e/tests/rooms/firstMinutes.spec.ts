@@ -1,18 +1,6 @@
-import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
+import { expect, firstVisit, NOBODY, test } from '../../browser.ts';
 
-test.use({ launchOptions: chromium() });
-
-test('from the first visit to a judged take within a minute', async ({ page }) => {
-  const begun = Date.now();
-  await firstVisit(page, 'stand-in player');
-  await inPhase(page, 'armed').waitFor();
-  await page.getByRole('button', { name: 'Let the stand-in play' }).click();
-  await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
-  await expect(page.getByText(/cents|dB/).first()).toBeVisible();
-  const seconds = (Date.now() - begun) / 1000;
-  console.log(`first judged take after ${seconds.toFixed(1)} s`);
-  expect(seconds).toBeLessThan(60);
-});
+test.use({ storageState: NOBODY });
 
 test('the round that teaches the ribbon: six words by one key, again from the Case, skipped at will', async ({
   page,

@@ -1,9 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
-
-test.use({ launchOptions: chromium() });
-
-test.beforeEach(({ page }) => firstVisit(page, 'stand-in player'));
+import { expect, inPhase, playOut, test } from '../../browser.ts';
 
 test('finding a drill on the Shelf, keeping it at hand, and playing it inside the own range', async ({
   page,
@@ -96,10 +92,7 @@ test('an exercise of one’s own: written, painted, put in order, tried by the s
 
   // Whoever plays otherwise, here the stand-in tries it.
   await page.getByRole('link', { name: 'Let the stand-in try it' }).click();
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
-  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await playOut(page);
   await expect(page.getByText(/of 2 as written\./)).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(name).toHaveValue('Two steps');

@@ -1,13 +1,9 @@
 import type { Page } from '@playwright/test';
-import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
-
-test.use({ launchOptions: chromium() });
+import { expect, playOut, test } from '../../browser.ts';
 
 async function keepTake(page: Page, search: string, note: string): Promise<void> {
   await page.goto(`/stand/swell?tempoBpm=120&${search}`);
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await playOut(page);
   await page.getByRole('link', { name: 'Look closer' }).click();
   await page.getByLabel('Your note on this take').fill(note);
   await page.getByRole('link', { name: 'Takes', exact: true }).click();
@@ -17,7 +13,7 @@ async function keepTake(page: Page, search: string, note: string): Promise<void>
 }
 
 test('two takes laid over each other, and the list found again by note, day and words', async ({ page }) => {
-  await firstVisit(page, 'stand-in player');
+  await page.goto('/stand/swell');
   await keepTake(page, 'note=67&beats=4', 'Old reed, Übung vor dem Essen');
   await keepTake(page, 'note=58&beats=4', 'New reed');
   // The third is full of air.

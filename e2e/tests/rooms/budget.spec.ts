@@ -1,14 +1,8 @@
-import { DEMO_PORT } from '../playwright.config.ts';
-import { chromium, expect, inPhase, test } from '../browser.ts';
-
-test.use({ launchOptions: chromium(), baseURL: `http://127.0.0.1:${DEMO_PORT}` });
+import { expect, playOut, demoTest as test } from '../../browser.ts';
 
 test('a descent is proposed at the tempo that the breath of the last weeks allows, and played at it', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
-  await page.goto('/stand');
-  await expect(page.getByRole('navigation')).toBeVisible({ timeout: 60_000 });
   await page.goto('/stand/drill/quietDescent');
   const proposal = page.getByTestId('budget');
   // Whether the fastest tempo of the drill is fast enough is for the invented player's breath to say.
@@ -22,9 +16,7 @@ test('a descent is proposed at the tempo that the breath of the last weeks allow
   await faster.click();
   await expect(page).toHaveURL(new RegExp(`tempoBpm=${tempo}`));
   await expect(proposal).toBeHidden();
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
-  await inPhase(page, 'resting').waitFor({ timeout: 60_000 });
+  await playOut(page);
   await expect(page.getByText(/[34] of 4 as written/)).toBeVisible();
   await page.getByRole('link', { name: 'Look closer' }).click();
   await expect(page.locator('tr[data-item]')).toHaveCount(4);

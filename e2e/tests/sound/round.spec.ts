@@ -1,15 +1,11 @@
-import { SOUNDS } from '../sounds.ts';
-import { expect, firstVisit, inPhase, microphonePlaying, test } from '../browser.ts';
+import { SOUNDS } from '../../sounds.ts';
+import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.pairedRound) });
+test.use({ launchOptions: microphonePlaying(SOUNDS.pairedRound), storageState: STATES.microphone });
 
 test('a round of paired swells runs hands-free from the microphone, and its result names the wrong note', async ({
   page,
 }) => {
-  // The microphone plays from the moment it is opened: the first visit must not open it.
-  await firstVisit(page, 'stand-in player');
-  await page.goto('/case');
-  await page.getByRole('button', { name: 'microphone' }).click();
   await page.goto('/stand/drill/pairedSwells?note=67&to=67&tempoBpm=160&start=playToStart');
   await expect(page.getByTestId('note-next').getByLabel('G sharp 4')).toBeVisible();
   await expect(page.getByTestId('phrase-count')).toHaveText('1 of 2');

@@ -1,13 +1,11 @@
-import { expect, microphonePlaying, test } from '../browser.ts';
-import { SOUNDS } from '../sounds.ts';
+import { expect, microphonePlaying, STATES, test } from '../../browser.ts';
+import { SOUNDS } from '../../sounds.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.softAndLoud) });
+test.use({ launchOptions: microphonePlaying(SOUNDS.softAndLoud), storageState: STATES.standIn });
 
 test('calibration hears the room, the softest and the loudest B, and says when clicks are not heard', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'or just tuner and metronome' }).click();
   await page.goto('/case/calibrate');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'Hold B as soft as it speaks.' })).toBeVisible();

@@ -1,13 +1,8 @@
-import { chromium, expect, firstVisit, inPhase, test } from '../browser.ts';
-
-test.use({ launchOptions: chromium() });
-
-test.beforeEach(({ page }) => firstVisit(page, 'stand-in player'));
+import { begin, expect, inPhase, test } from '../../browser.ts';
 
 /** Plays what is on the Stand to its end. */
-async function playOut(page: import('@playwright/test').Page, phrases: number) {
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
+async function playRound(page: import('@playwright/test').Page, phrases: number) {
+  await begin(page);
   await expect(page.getByTestId('phrase-count')).toHaveText(`${phrases} of ${phrases}`, { timeout: 60_000 });
   await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
 }
@@ -23,7 +18,7 @@ test('a chart run fills the map: the note opens, the rest is asked for, another 
     /chartRun\?notes=\d+(\.\d+){20}/,
   );
   await page.goto('/stand/drill/chartRun?notes=67.69.71.74&tempoBpm=200');
-  await playOut(page, 4);
+  await playRound(page, 4);
   await page.getByRole('link', { name: 'leave' }).click();
   await expect(page).toHaveURL(/\/map$/);
   const note = page.getByRole('button', {
@@ -70,10 +65,9 @@ test('the mouthpiece moved and measured: three notes, three notes again, this ho
   await page.getByRole('link', { name: 'Move the mouthpiece' }).click();
   await expect(page.getByRole('group', { name: 'Pulled out by' })).toContainText('1.0 mm');
   await page.goto('/stand/drill/mouthpieceMove?pull=30&tempoBpm=150');
-  await inPhase(page, 'armed').waitFor();
-  await page.keyboard.press('Space');
+  await begin(page);
   await expect(page.getByTestId('phrase-count')).toHaveText('2 of 2', { timeout: 40_000 });
-  await inPhase(page, 'armed').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'paused').waitFor({ timeout: 20_000 });
   await page.keyboard.press('Space');
   await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
   await page.getByRole('link', { name: 'leave' }).click();

@@ -1,15 +1,16 @@
-import { SOUNDS } from '../sounds.ts';
-import { expect, firstVisit, inPhase, microphonePlaying, test, trouble } from '../browser.ts';
+import { SOUNDS } from '../../sounds.ts';
+import { expect, inPhase, microphonePlaying, STATES, test, trouble } from '../../browser.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.drone) });
+test.use({ launchOptions: microphonePlaying(SOUNDS.drone), storageState: STATES.standIn });
 
 test('a drone that the microphone hears is told, and begins no take', async ({ page }) => {
-  await firstVisit(page, 'stand-in player');
+  await page.goto('/stand/swell');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('4');
   await expect(page.getByRole('button', { name: /Drone: on/ })).toBeVisible();
   await page.goto('/case');
   await page.getByRole('button', { name: 'microphone' }).click();
+  await page.getByRole('button', { name: 'microphone', pressed: true }).waitFor();
   await page.goto('/stand/swell?note=67&start=playToStart');
   await inPhase(page, 'armed').waitFor();
   await expect(trouble(page, 'droneHeard')).toBeVisible({ timeout: 20_000 });

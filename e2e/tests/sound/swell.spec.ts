@@ -1,7 +1,7 @@
-import { playFaultySwell, SOUNDS } from '../sounds.ts';
-import { expect, figure, firstVisit, inPhase, microphonePlaying, test } from '../browser.ts';
+import { playFaultySwell, SOUNDS } from '../../sounds.ts';
+import { expect, figure, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell) });
+test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell), storageState: STATES.microphone });
 
 /** What the app should say, worked out from the player's truth alone. */
 function truthOf() {
@@ -36,7 +36,7 @@ test('a swell with known faults goes from the microphone to a kept take that nam
   const truth = truthOf();
   expect(Math.abs(truth.loudEnd + 18)).toBeLessThan(0.5);
 
-  await firstVisit(page, 'microphone');
+  await page.goto('/stand/swell');
   await expect(inPhase(page, 'playing')).toBeVisible();
   await expect(inPhase(page, 'resting')).toBeVisible({ timeout: 25_000 });
   // A hole that the fake microphone leaves at that place moves it by the hole's own length.

@@ -1,0 +1,27 @@
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--autoplay-policy=no-user-gesture-required',
+];
+
+/** Launch options for Debian's Chromium; more flags set its microphone. */
+export const chromium = (...more: string[]) => ({
+  executablePath: '/usr/bin/chromium',
+  args: [...FLAGS, ...more],
+});
+
+/** A microphone that plays a WAV once, from the moment the app opens it. */
+export const microphonePlaying = (file: string) =>
+  chromium(
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
+    `--use-file-for-fake-audio-capture=${file}%noloop`,
+  );
+
+/** A microphone that beeps, for journeys to which what it plays is nothing. */
+export const microphoneBeeping = () =>
+  chromium('--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream');

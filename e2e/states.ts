@@ -1,0 +1,15 @@
+import { join } from 'node:path';
+
+const folder = join(import.meta.dirname, '.states');
+
+/** Browsers whose first visit is over, by who plays: as `storageState` of a journey. */
+export const STATES = {
+  /** The simulated player, as fast as it is heard. */
+  quick: join(folder, 'quick.json'),
+  /** The simulated player, in real time. */
+  standIn: join(folder, 'stand-in.json'),
+  microphone: join(folder, 'microphone.json'),
+};
+
+/** A browser that was never here. */
+export const NOBODY = { cookies: [], origins: [] };

@@ -1,0 +1,193 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, inPhase, NOBODY, test } from '../../browser.ts';
+
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+/** A desk at 200 %, and at 400 %: nothing may run out of the page sideways. */
+const ZOOMED = [
+  { width: 640, height: 400 },
+  { width: 320, height: 256 },
+];
+
+/** Every room at rest, with what its address can open. */
+const ROOMS = [
+  '/ladder',
+  '/ladder/routes',
+  '/ladder/match',
+  '/ladder/subtone?note=62',
+  '/high?note=93&keys=oct.L2.L3',
+  '/high/sheet',
+  '/today',
+  '/logbook',
+  '/logbook/2026-01-05',
+  '/logbook/trends',
+  '/logbook/aims',
+  '/logbook/trials',
+  '/logbook/ear',
+  '/map',
+  '/map?note=67',
+  '/map/mouthpiece',
+  '/map/findings',
+  '/shelf',
+  '/shelf/family/scaleEnds',
+  '/shelf/sheet?of=quietDescent',
+  '/takes?words=nowhere',
+  '/takes',
+  '/reading',
+  '/stand',
+  '/case',
+  '/case/calibrate',
+  '/case/keeping',
+  '/words#partial',
+];
+
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'];
+
+/** What axe finds against WCAG 2.2 AA in the page as it stands. */
+async function violations(page: Page, look: (axe: AxeBuilder) => AxeBuilder) {
+  // Without the page of its own in which it would put frames together: there are none here.
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] });
+  const { violations: found } = await look(axe).analyze();
+  return found.map(({ id, nodes }) => `${id}: ${nodes[0].html}`);
+}
+
+async function expectClean(page: Page, sizes: readonly { width: number; height: number }[] = [DESK, PHONE]) {
+  for (const size of sizes) {
+    await page.setViewportSize(size);
+    expect(await violations(page, (axe) => axe.withTags(WCAG))).toEqual([]);
+    await expectNoSideways(page);
+  }
+}
+
+/** The dark theme has the same page: its colours are what there is to check. */
+async function expectCleanInTheDark(page: Page) {
+  await page.setViewportSize(DESK);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(page.locator('html')).toHaveClass(/dark/);
+  expect(await violations(page, (axe) => axe.withRules(['color-contrast']))).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'light' });
+}
+
+const expectNoSideways = (page: Page) =>
+  expect
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), {
+      message: `${page.url()} runs out sideways`,
+    })
+    .toBeLessThanOrEqual(0);
+
+test.describe('who was never here', () => {
+  test.use({ storageState: NOBODY });
+
+  test('the welcome passes axe', async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await expectClean(page);
+    await expectCleanInTheDark(page);
+  });
+});
+
+for (const room of ROOMS)
+  test(`${room} passes axe, light and dark, with its help, and fits at 400 %`, async ({ page }) => {
+    await page.goto(room);
+    await page.getByRole('main').waitFor();
+    await expectClean(page, [DESK]);
+    await expectCleanInTheDark(page);
+    const help = page.getByRole('button', { name: 'Help', exact: true });
+    if ((await help.count()) > 0) {
+      await help.click();
+      await page.getByRole('note').waitFor();
+    }
+    await expectClean(page, [PHONE]);
+    for (const size of ZOOMED) {
+      await page.setViewportSize(size);
+      await expectNoSideways(page);
+    }
+  });
+
+test('what comes of playing passes axe, light and dark', async ({ page }) => {
+  const clean = async () => {
+    await expectClean(page);
+    await expectCleanInTheDark(page);
+  };
+  await page.goto('/stand/swell?note=67&beats=2&tempoBpm=120');
+  await inPhase(page, 'armed').waitFor();
+  await clean();
+  await page.keyboard.press('Space');
+  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await clean();
+  await page.keyboard.press('ArrowLeft');
+  await expect(inPhase(page, 'resting')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await page.getByLabel('Lay another take over it').selectOption({ index: 1 });
+  await page
+    .getByRole('img', { name: /^Pitch against loudness/ })
+    .locator('circle')
+    .first()
+    .waitFor();
+  // For whoever does not see the ribbon.
+  await page.getByText('Told in words').click();
+  await expect(page.getByTestId('told')).toContainText(
+    /G 4, .* s long\. It began .* at m?p.*, was .* at f.* and ended .* at m?p/,
+  );
+  await clean();
+  // A drill: before it, and its end with the question of a blind take.
+  await page.goto('/stand/drill/breakDrill?tempoBpm=240');
+  await inPhase(page, 'armed').waitFor();
+  await clean();
+  await page.keyboard.press('2');
+  await page.keyboard.press('Space');
+  await page.getByText('It was').waitFor({ timeout: 60_000 });
+  await clean();
+  await page.keyboard.press('p');
+  await page.goto('/takes');
+  await page
+    .getByRole('link', { name: /Over the break/ })
+    .first()
+    .click();
+  await page.getByRole('heading', { name: 'Note by note' }).waitFor();
+  await clean();
+  await page.getByRole('link', { name: 'See the round' }).click();
+  await page.getByTestId('round-verdict').waitFor();
+  await clean();
+  await page.goto('/shelf');
+  await page.getByRole('heading', { name: 'Shelf' }).waitFor();
+  await page.getByRole('button', { name: 'Write your own' }).click();
+  await page.getByTestId('items').waitFor();
+  await page.getByRole('button', { name: 'Rest', exact: true }).click();
+  await clean();
+});
+
+test('keys alone lead from a first visit to a take laid over another', async ({ page }) => {
+  /** Goes on with the tab key until the focus is on what has this name, and presses enter. */
+  const go = async (name: RegExp, press = 'Enter') => {
+    for (let steps = 0; steps < 60; steps++) {
+      await page.keyboard.press('Tab');
+      const focused = await page.evaluate(() => {
+        const element = document.activeElement;
+        const label = element instanceof HTMLSelectElement ? element.labels[0]?.textContent : null;
+        return label ?? element?.getAttribute('aria-label') ?? element?.textContent ?? '';
+      });
+      if (!name.test(focused)) continue;
+      await page.keyboard.press(press);
+      return;
+    }
+    throw new Error(`No way to ${name} by the tab key.`);
+  };
+  await page.goto('/welcome');
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await go(/^the stand-in player|stand-in player/);
+  await go(/^Play the first swell/);
+  for (const key of ['Space', 'ArrowLeft']) {
+    if (key === 'Space') await inPhase(page, 'armed').waitFor();
+    // The focus is on nothing that a key would press.
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.press(key);
+    await inPhase(page, 'playing').waitFor();
+    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  }
+  await go(/^Look closer/);
+  await page.getByTestId('take-ribbon').waitFor();
+  await go(/^Lay another take over it/, 'ArrowDown');
+  await expect(page.getByText('Ink is this take; the outline is the other.')).toBeVisible();
+});

@@ -1,0 +1,36 @@
+import { expect, inPhase, playOut, test } from '../../browser.ts';
+
+test('matching a note: two fingerings of one pitch side by side, and unnamed', async ({ page }) => {
+  await page.goto('/ladder/match');
+  await page.getByRole('link', { name: 'Match two fingerings' }).click();
+  await inPhase(page, 'armed').waitFor();
+  await page.goto('/stand/drill/overtoneMatch?beats=2&tries=1&tempoBpm=100');
+  await playOut(page);
+  await page.goto('/ladder/match');
+  await expect(page.getByTestId('match-figures')).toContainText(/Colour \d\.\d dB apart/);
+  await expect(
+    page.getByRole('img', { name: /regular to the left, fingered B flat 3 to the right/ }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Listen to one of them, unnamed' }).click();
+  await expect(page.getByText('Which was it?')).toBeVisible();
+  await page.getByRole('button', { name: 'regular', exact: true }).click();
+  await expect(page.getByText(/^(Right|It was the other): /)).toBeVisible();
+});
+
+test('a scale through routes: written in two lines, played, judged by what is fingered', async ({ page }) => {
+  await page.goto('/ladder/routes');
+  await page.getByLabel('Line', { exact: true }).selectOption('D');
+  await page.getByRole('button', { name: 'a fifth higher' }).click();
+  await expect(page.getByTestId('route-step').first()).toContainText('×3');
+  await expect(page.locator('.engraving svg').first()).toContainText('D5');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await expect(page).toHaveURL(/stand\/own/);
+  await inPhase(page, 'armed').waitFor();
+  await page.getByRole('button', { name: 'Let the stand-in play' }).click();
+  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await expect(page.getByTestId('fingered')).toContainText('fingered D 5');
+  await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
+  await expect(page.getByText(/\d+ of \d+ as written\./)).toBeVisible();
+  await page.goto('/shelf?shown=own');
+  await expect(page.getByRole('link', { name: 'D major, a fifth higher', exact: true })).toBeVisible();
+});

@@ -1,0 +1,62 @@
+import { beginSounding, expect, inPhase, microphoneBeeping, STATES, test, trouble } from '../../browser.ts';
+
+test.use({ launchOptions: microphoneBeeping(), storageState: STATES.microphone });
+
+for (const [name, code] of [
+  ['NotAllowedError', 'micRefused'],
+  ['NotFoundError', 'micAbsent'],
+  ['NotReadableError', 'micBusy'],
+] as const)
+  test(`a microphone that fails with ${name} is named, and the stand-in is a way forward`, async ({
+    page,
+  }) => {
+    await page.addInitScript((error) => {
+      navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('', error));
+    }, name);
+    await page.goto('/stand/swell');
+    await expect(trouble(page, code)).toBeVisible();
+    await page.getByRole('button', { name: 'Use the stand-in player' }).click();
+    await inPhase(page, 'armed').waitFor();
+    await expect(trouble(page, code)).toHaveCount(0);
+  });
+
+test('a headset microphone and processing that the browser kept are told, and do not stop the player', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const read = MediaStreamTrack.prototype.getSettings;
+    MediaStreamTrack.prototype.getSettings = function () {
+      return { ...read.call(this), sampleRate: 16000, noiseSuppression: true };
+    };
+  });
+  await page.goto('/stand/swell');
+  await expect(trouble(page, 'lowRate')).toBeVisible();
+  await expect(trouble(page, 'keptProcessing')).toBeVisible();
+  await inPhase(page, 'armed').waitFor();
+});
+
+test('a device that comes or goes is told, and opening the microphone again goes on', async ({ page }) => {
+  await page.goto('/stand/swell');
+  await inPhase(page, 'armed').waitFor();
+  await page.evaluate(() => navigator.mediaDevices.dispatchEvent(new Event('devicechange')));
+  await expect(trouble(page, 'deviceChanged')).toBeVisible();
+  await page.getByRole('button', { name: 'All right' }).click();
+  await expect(trouble(page, 'deviceChanged')).toHaveCount(0);
+});
+
+test.describe('while it plays', () => {
+  test.use({ storageState: STATES.quick });
+
+  test('a tab hidden during a take is told afterwards, and the take goes on', async ({ page }) => {
+    await page.goto('/stand/swell?beats=32&tempoBpm=40');
+    await beginSounding(page);
+    await page.evaluate(() => {
+      Object.defineProperty(document, 'hidden', { configurable: true, get: () => true });
+      document.dispatchEvent(new Event('visibilitychange'));
+    });
+    // No sentence while the note sounds.
+    await expect(trouble(page, 'hiddenTab')).toHaveCount(0);
+    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+    await expect(trouble(page, 'hiddenTab')).toBeVisible();
+  });
+});
