@@ -1,5 +1,12 @@
-import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
+import {
+  test as base,
+  expect,
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Page,
+} from '@playwright/test';
 import { DEMO_PORT } from './playwright.config.ts';
+import { STATES } from './states.ts';
 
 export { chromium, microphoneBeeping, microphonePlaying } from './chromium.ts';
 export { NOBODY, STATES } from './states.ts';
@@ -34,34 +41,53 @@ export const test = base.extend<{ watched: undefined }>({
   ],
 });
 
-/** Journeys in the demo's twelve weeks, which are laid in once for all of them: each leaves them as the next may find them. */
-export const demoTest = base.extend<{ page: Page }, { demo: BrowserContext }>({
-  demo: [
-    async ({ browser }, use) => {
-      const baseURL = `http://127.0.0.1:${DEMO_PORT}`;
-      const context = await browser.newContext({
-        baseURL,
-        serviceWorkers: 'block',
-        viewport: { width: 1280, height: 800 },
-      });
-      const look = watch(context, baseURL);
-      const page = await context.newPage();
-      await page.goto('/case');
-      await page.getByRole('button', { name: 'quickly' }).click({ timeout: 60_000 });
-      await page.getByRole('button', { name: 'quickly', pressed: true }).waitFor();
+/** Journeys that share one browser, and what it has loaded: each leaves it as the next may find it. */
+const inOneBrowser = (
+  options: (baseURL: string) => BrowserContextOptions,
+  begin: (page: Page) => Promise<void>,
+) =>
+  base.extend<{ page: Page }, { shared: BrowserContext }>({
+    shared: [
+      async ({ browser }, use, { project }) => {
+        const { viewport } = project.use;
+        const wanted = {
+          serviceWorkers: 'block' as const,
+          viewport: viewport ?? null,
+          ...options(project.use.baseURL ?? ''),
+        };
+        const context = await browser.newContext(wanted);
+        const look = watch(context, wanted.baseURL ?? '');
+        const page = await context.newPage();
+        await begin(page);
+        await page.close();
+        await use(context);
+        look();
+        await context.close();
+      },
+      { scope: 'worker', timeout: 90_000 },
+    ],
+    page: async ({ shared }, use) => {
+      const page = await shared.newPage();
+      await use(page);
       await page.close();
-      await use(context);
-      look();
-      await context.close();
     },
-    { scope: 'worker', timeout: 90_000 },
-  ],
-  page: async ({ demo }, use) => {
-    const page = await demo.newPage();
-    await use(page);
-    await page.close();
+  });
+
+/** Rooms at rest, where nothing was played yet. */
+export const roomTest = inOneBrowser(
+  (baseURL) => ({ baseURL, storageState: STATES.quick }),
+  async (page) => void (await page.goto('/case')),
+);
+
+/** The demo's twelve weeks. */
+export const demoTest = inOneBrowser(
+  () => ({ baseURL: `http://127.0.0.1:${DEMO_PORT}` }),
+  async (page) => {
+    await page.goto('/case');
+    await page.getByRole('button', { name: 'quickly' }).click({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'quickly', pressed: true }).waitFor();
   },
-});
+);
 
 export { expect };
 

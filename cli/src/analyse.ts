@@ -60,8 +60,10 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => {
   throw error;
 });
 
-const options = readOptions(process.argv.slice(2));
-if (typeof options === 'string') {
+const args = process.argv.slice(2);
+const options = readOptions(args);
+if (args.includes('--help') || args.includes('-h')) process.stdout.write(`${USAGE}\n`);
+else if (typeof options === 'string') {
   console.error(`${options}\n${USAGE}`);
   process.exitCode = 2;
 } else analyseAll(options);

@@ -38,8 +38,8 @@ function bindScale(args: string[]): string[] {
     : [...args.slice(0, at), `--scale=${args[at + 1]}`, ...args.slice(at + 2)];
 }
 
-/** Reads the command line: `help` where that is asked for, a sentence where it makes no sense. */
-export function readOptions(args: string[]): Options | 'help' | { refusal: string } {
+/** Reads the command line. Returns a sentence where it makes no sense. */
+export function readOptions(args: string[]): Options | string {
   let parsed;
   try {
     parsed = parseArgs({

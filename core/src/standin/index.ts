@@ -4,7 +4,9 @@
 export { playNote, type StandInNote, type Performance } from './playNote.ts';
 export { playPhrase } from './playPhrase.ts';
 export { DEMO_LEAD_SECONDS, DEMO_TAIL_SECONDS, type ExerciseRequest } from './exerciseRequest.ts';
-export { playExercise, type ExercisePerformance } from './playExercise.ts';
+export { planExercise, playExercise, type ExercisePerformance } from './playExercise.ts';
+export { createNoteCourse } from './noteCourse.ts';
+export { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 export { highHabit, highHabits } from './highHabits.ts';
 export { movedHabits } from './movedHabits.ts';
 export { type FaultKind, type ItemFault } from './faults.ts';

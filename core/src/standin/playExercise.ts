@@ -1,9 +1,9 @@
 import { secondsPerBeat } from '../exercise/index.ts';
 import type { ExerciseRequest } from './exerciseRequest.ts';
 import { planTones } from './planTones.ts';
-import { playAir } from './playAir.ts';
-import { playSquawk } from './playSquawk.ts';
-import { playNote, type Performance } from './playNote.ts';
+import { playAir, type StandInAir } from './playAir.ts';
+import { playSquawk, type StandInSquawk } from './playSquawk.ts';
+import { playNote, type Performance, type StandInNote } from './playNote.ts';
 import type { ItemTruth } from './truth.ts';
 
 export interface ExercisePerformance extends Performance {
@@ -13,44 +13,40 @@ export interface ExercisePerformance extends Performance {
   items: ItemTruth[];
 }
 
+const FRAME_SECONDS = 0.01;
 /** Rooms for one seed each tone may use. */
 const SEEDS_APART = 7919;
 
-/** Plays the whole exercise, rests and all, as this profile would, on this horn, by this player's dynamic scale. */
-export function playExercise(request: ExerciseRequest): ExercisePerformance {
+/** Everything that sounds in a performance, and when: what it is played from, and what is known of it without playing it. */
+export interface PlannedPerformance {
+  beatZeroSeconds: number;
+  lengthSeconds: number;
+  /** Each tone as a note of its own; where in the whole that note's own time begins, on a frame; and its tone in the whole. */
+  notes: { note: StandInNote; firstFrame: number; onsetSeconds: number; endSeconds: number }[];
+  /** By seconds from beat 0. */
+  airs: readonly StandInAir[];
+  squawks: readonly StandInSquawk[];
+  items: ItemTruth[];
+}
+
+/** Plans the whole exercise, rests and all, as this profile would play it, on this horn, by this player's dynamic scale. */
+export function planExercise(request: ExerciseRequest): PlannedPerformance {
   const { exercise, scale, profile, sampleRateHz, seed, leadSeconds, tailSeconds, faults = [] } = request;
-  const beatSeconds = secondsPerBeat(exercise);
   const beatZeroSeconds = leadSeconds + profile.responseMs / 1000;
   const plan = planTones({ ...request, faults });
-  const endSeconds = Math.max(
-    ...plan.tones.map(({ endSeconds: end }) => end),
-    ...plan.airs.map(({ endSeconds: end }) => end),
-    ...plan.squawks.map(({ endSeconds: end }) => end),
-    plan.lengthSeconds,
-  );
-  const samples = new Float32Array(Math.round((beatZeroSeconds + endSeconds + tailSeconds) * sampleRateHz));
-  const frames = Math.floor(samples.length / sampleRateHz / 0.01) + 1;
-  const f0Hz = new Float64Array(frames).fill(NaN);
-  const levelDb = new Float64Array(frames).fill(NaN);
-  const jumps: Performance['truth']['jumps'] = [];
-
-  const mix = (part: Float32Array, atSeconds: number) => {
-    const offset = Math.round(atSeconds * sampleRateHz);
-    for (let n = Math.max(0, -offset); n < part.length && offset + n < samples.length; n++)
-      samples[offset + n] += part[n];
-  };
-  plan.tones.forEach((tone, i) => {
+  const { tones, airs, squawks } = plan;
+  const ends = [...tones, ...airs, ...squawks].map((each) => each.endSeconds);
+  const notes = tones.map((tone, i) => {
     const airSeconds = tone.responseMs / 1000;
     // Everything is laid on the grid of frames of the whole, so that truths can be put together frame by frame.
-    const onset = beatZeroSeconds + tone.startSeconds;
-    const lead = Math.min(0.5, onset - airSeconds);
-    const startFrame = Math.floor((onset - airSeconds - lead) / 0.01);
-    const first = startFrame * 0.01;
-    const played = playNote({
+    const onsetSeconds = beatZeroSeconds + tone.startSeconds;
+    const lead = Math.min(0.5, onsetSeconds - airSeconds);
+    const firstFrame = Math.floor((onsetSeconds - airSeconds - lead) / FRAME_SECONDS);
+    const note: StandInNote = {
       soundingHz: tone.soundingHz,
       partial: tone.partial,
       lengthSeconds: tone.endSeconds - tone.startSeconds,
-      secondsPerBeat: beatSeconds,
+      secondsPerBeat: secondsPerBeat(exercise),
       levelDbAtBeat: tone.levelDbAtBeat,
       turnBeat: tone.turnBeat,
       slurs: tone.slurs,
@@ -67,43 +63,66 @@ export function playExercise(request: ExerciseRequest): ExercisePerformance {
       },
       sampleRateHz,
       seed: seed + i * SEEDS_APART,
-      leadSeconds: onset - airSeconds - first,
+      leadSeconds: onsetSeconds - airSeconds - firstFrame * FRAME_SECONDS,
       tailSeconds: 0.1,
-    });
-    mix(played.samples, first);
-    played.truth.f0Hz.forEach((hz, frame) => {
-      if (Number.isNaN(hz) || startFrame + frame >= frames) return;
-      f0Hz[startFrame + frame] = hz;
-      levelDb[startFrame + frame] = played.truth.levelDb[frame];
-    });
-    jumps.push(...played.truth.jumps.map((jump) => ({ ...jump, timeSeconds: jump.timeSeconds + first })));
+    };
+    return { note, firstFrame, onsetSeconds, endSeconds: beatZeroSeconds + tone.endSeconds };
   });
-  plan.airs.forEach((air, i) =>
-    mix(
-      playAir(air, sampleRateHz, seed + (plan.tones.length + i) * SEEDS_APART),
-      beatZeroSeconds + air.startSeconds,
-    ),
-  );
-  plan.squawks.forEach((squawk, i) =>
-    mix(
-      playSquawk(squawk, sampleRateHz, seed + (plan.tones.length + plan.airs.length + i) * SEEDS_APART),
-      beatZeroSeconds + squawk.startSeconds,
-    ),
-  );
-  const onsets = plan.tones.map(({ startSeconds }) => startSeconds);
   const shift = (seconds: number | null) => (seconds === null ? null : seconds + beatZeroSeconds);
   return {
-    sampleRateHz,
-    samples,
     beatZeroSeconds,
+    lengthSeconds: beatZeroSeconds + Math.max(...ends, plan.lengthSeconds) + tailSeconds,
+    notes,
+    airs,
+    squawks,
     items: plan.items.map((item) => ({
       ...item,
       onsetSeconds: shift(item.onsetSeconds),
       endSeconds: shift(item.endSeconds),
     })),
+  };
+}
+
+/** Plays what was planned. */
+export function playExercise(request: ExerciseRequest): ExercisePerformance {
+  const { sampleRateHz, seed } = request;
+  const { beatZeroSeconds, lengthSeconds, notes, airs, squawks, items } = planExercise(request);
+  const samples = new Float32Array(Math.round(lengthSeconds * sampleRateHz));
+  const frames = Math.floor(samples.length / sampleRateHz / FRAME_SECONDS) + 1;
+  const f0Hz = new Float64Array(frames).fill(NaN);
+  const levelDb = new Float64Array(frames).fill(NaN);
+  const jumps: Performance['truth']['jumps'] = [];
+
+  const mix = (part: Float32Array, atSeconds: number) => {
+    const offset = Math.round(atSeconds * sampleRateHz);
+    for (let n = Math.max(0, -offset); n < part.length && offset + n < samples.length; n++)
+      samples[offset + n] += part[n];
+  };
+  for (const { note, firstFrame } of notes) {
+    const first = firstFrame * FRAME_SECONDS;
+    const played = playNote(note);
+    mix(played.samples, first);
+    played.truth.f0Hz.forEach((hz, frame) => {
+      if (Number.isNaN(hz) || firstFrame + frame >= frames) return;
+      f0Hz[firstFrame + frame] = hz;
+      levelDb[firstFrame + frame] = played.truth.levelDb[frame];
+    });
+    jumps.push(...played.truth.jumps.map((jump) => ({ ...jump, timeSeconds: jump.timeSeconds + first })));
+  }
+  const seedOf = (place: number) => seed + (notes.length + place) * SEEDS_APART;
+  airs.forEach((air, i) => mix(playAir(air, sampleRateHz, seedOf(i)), beatZeroSeconds + air.startSeconds));
+  squawks.forEach((squawk, i) =>
+    mix(playSquawk(squawk, sampleRateHz, seedOf(airs.length + i)), beatZeroSeconds + squawk.startSeconds),
+  );
+  const silence = lengthSeconds - request.tailSeconds;
+  return {
+    sampleRateHz,
+    samples,
+    beatZeroSeconds,
+    items,
     truth: {
-      toneOnsetSeconds: beatZeroSeconds + Math.min(...onsets, plan.lengthSeconds),
-      toneEndSeconds: beatZeroSeconds + Math.max(...plan.tones.map(({ endSeconds: end }) => end)),
+      toneOnsetSeconds: Math.min(...notes.map(({ onsetSeconds }) => onsetSeconds), silence),
+      toneEndSeconds: Math.max(...notes.map(({ endSeconds }) => endSeconds)),
       f0Hz,
       levelDb,
       jumps,

@@ -1,12 +1,11 @@
-import { fractionAtLevel, type DynamicScale } from '../exercise/index.ts';
+import type { DynamicScale } from '../exercise/index.ts';
 import { amplitudeFromDb, createRandom, powerFromDb } from '../signal/index.ts';
 import { breathNoise } from './breathNoise.ts';
+import { createNoteCourse } from './noteCourse.ts';
 import type { StandInProfile } from './profile.ts';
-import { slurCents, type StandInSlur } from './slur.ts';
-import { swerveShare } from './swerve.ts';
+import type { StandInSlur } from './slur.ts';
 import { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 import type { Truth } from './truth.ts';
-import { wander } from './wander.ts';
 
 export interface StandInNote {
   /** In-tune frequency of the note. */
@@ -43,71 +42,15 @@ export interface Performance {
 
 const STEP_SECONDS = 0.01;
 const ATTACK_SECONDS = 0.03;
-const RELEASE_SECONDS = 0.05;
 const JUMP_GLIDE_SECONDS = 0.004;
-const STAIR_CATCH_UP_SECONDS = 0.1;
 /** Air before the tone is this far under it. */
 const AIR_UNDER_TONE_DB = 16;
 
-/** Moves the loudest moment later while start and end stay where they are. */
-function lateBeat(beat: number, turn: number | null, late: number, length: number): number {
-  if (turn === null || late === 0) return beat;
-  const turned = turn + late;
-  return beat < turned
-    ? (beat * turn) / turned
-    : turn + ((beat - turned) * (length - turn)) / (length - turned);
-}
-
-function intendedLevelDb(note: StandInNote, seconds: number): number {
-  const { profile, secondsPerBeat, levelDbAtBeat, turnBeat, lengthSeconds } = note;
-  const length = lengthSeconds / secondsPerBeat;
-  const at = (time: number) =>
-    levelDbAtBeat(lateBeat(time / secondsPerBeat, turnBeat, profile.peakLateBeats, length));
-  for (const { atBeat, holdSeconds } of profile.stairs) {
-    const start = atBeat * secondsPerBeat;
-    const end = start + holdSeconds;
-    if (seconds >= start && seconds < end) return at(start);
-    if (seconds >= end && seconds < end + STAIR_CATCH_UP_SECONDS) {
-      const target = at(end + STAIR_CATCH_UP_SECONDS);
-      return at(start) + ((seconds - end) / STAIR_CATCH_UP_SECONDS) * (target - at(start));
-    }
-  }
-  return at(seconds);
-}
-
-/** The note that is meant at a moment: the first one, or the last that was slurred to. */
-interface Meant {
-  soundingHz: number;
-  partial: number;
-  /** Off its target by this. */
-  cents: number;
-}
-
-function meantAt({ soundingHz, partial, slurs = [] }: StandInNote, seconds: number): Meant {
-  let meant: Meant = { soundingHz, partial, cents: 0 };
-  for (const slur of slurs) {
-    const since = seconds - slur.atSeconds;
-    if (since < 0) break;
-    const from = 1200 * Math.log2(meant.soundingHz / slur.soundingHz) + meant.cents - slur.cents;
-    meant = { ...slur, cents: slur.cents + slurCents(from, slur, since) };
-  }
-  return meant;
-}
-
-function partialAt({ profile }: StandInNote, { partial }: Meant, seconds: number): number {
-  const jump = profile.jumps.find(
-    ({ atSeconds, lengthSeconds }) => seconds >= atSeconds && seconds < atSeconds + lengthSeconds,
-  );
-  return jump ? jump.toPartial : partial;
-}
-
 /** Plays one note. The same note and seed give the same samples, on every machine. */
 export function playNote(note: StandInNote): Performance {
-  const { profile, sampleRateHz, scale, lengthSeconds } = note;
+  const { profile, sampleRateHz, lengthSeconds } = note;
   const random = createRandom(note.seed);
-  const steps = Math.ceil(lengthSeconds / STEP_SECONDS) + 2;
-  const pitchWander = wander(steps, random);
-  const levelWander = wander(steps, random);
+  const { f0HzAt, levelDbAt, loudnessAt, breathDbAt, envelopeAt } = createNoteCourse(note, random);
   const onsetSeconds = note.leadSeconds + profile.responseMs / 1000;
   const total = Math.round((onsetSeconds + lengthSeconds + note.tailSeconds) * sampleRateHz);
   const first = Math.round(onsetSeconds * sampleRateHz);
@@ -115,38 +58,6 @@ export function playNote(note: StandInNote): Performance {
   const samples = new Float32Array(total);
   const noise = breathNoise(total, sampleRateHz, random);
   const shape = createHarmonicShape();
-  const middleDb = (scale.floorDb + scale.ceilingDb) / 2;
-
-  const between = (curve: Float64Array, seconds: number) => {
-    const position = seconds / STEP_SECONDS;
-    const below = Math.min(steps - 2, Math.floor(position));
-    return curve[below] + (position - below) * (curve[below + 1] - curve[below]);
-  };
-  const { swerve } = profile;
-  const swerveAt = (seconds: number) => (swerve ? swerveShare(swerve, seconds) : 0);
-  const levelDbAt = (seconds: number) =>
-    intendedLevelDb(note, seconds) +
-    profile.wobbleDb * between(levelWander, seconds) +
-    swerveAt(seconds) * (swerve?.levelDb ?? 0);
-  const f0HzAt = (seconds: number) => {
-    const vibrato = profile.vibrato
-      ? profile.vibrato.widthCents * Math.sin(2 * Math.PI * profile.vibrato.rateHz * seconds)
-      : 0;
-    const meant = meantAt(note, seconds);
-    const cents =
-      profile.tendencyCents +
-      meant.cents +
-      (note.bendCents?.(seconds) ?? 0) +
-      (profile.bendCentsPer10Db * (levelDbAt(seconds) - middleDb)) / 10 +
-      profile.jitterCents * between(pitchWander, seconds) +
-      swerveAt(seconds) * (swerve?.cents ?? 0) +
-      vibrato;
-    return ((meant.soundingHz * partialAt(note, meant, seconds)) / meant.partial) * 2 ** (cents / 1200);
-  };
-  const envelope = (seconds: number) => {
-    const edge = Math.min(seconds / ATTACK_SECONDS, (lengthSeconds - seconds) / RELEASE_SECONDS, 1);
-    return 0.5 - 0.5 * Math.cos(Math.PI * Math.max(0, edge));
-  };
 
   // Pitch, level and spectrum are set afresh every millisecond; the phase runs through.
   const block = Math.max(1, Math.round(sampleRateHz / 1000));
@@ -159,13 +70,11 @@ export function playNote(note: StandInNote): Performance {
     const jumping = Math.abs(wantedHz / heardHz - 1) > 0.03;
     heardHz = jumping ? heardHz * glide + wantedHz * (1 - glide) : wantedHz;
     const levelDb = levelDbAt(seconds);
-    const loudness = Math.max(0, Math.min(1, fractionAtLevel(levelDb, scale)));
+    const loudness = loudnessAt(levelDb);
     shapeHarmonicsInto(shape, heardHz, loudness, sampleRateHz, note.colourAt?.(seconds) ?? null);
-    const usualBreathDb = profile.breathDbSoft + loudness * (profile.breathDbLoud - profile.breathDbSoft);
-    const breathDb =
-      (note.breathDbAt?.(seconds) ?? usualBreathDb) + swerveAt(seconds) * (swerve?.breathDb ?? 0);
+    const breathDb = breathDbAt(seconds, loudness);
     const noisePower = shape.breathBandShare * powerFromDb(breathDb);
-    const gain = (amplitudeFromDb(levelDb) / Math.sqrt(1 + noisePower)) * envelope(seconds);
+    const gain = (amplitudeFromDb(levelDb) / Math.sqrt(1 + noisePower)) * envelopeAt(seconds);
     const noiseGain = gain * Math.sqrt(noisePower);
     const turn = (2 * Math.PI * heardHz) / sampleRateHz;
     for (let n = start; n < Math.min(start + block, toneSamples); n++) {
@@ -203,7 +112,7 @@ export function playNote(note: StandInNote): Performance {
       const seconds = i * STEP_SECONDS - onsetSeconds;
       if (seconds < 0 || seconds > lengthSeconds) continue;
       f0Hz[i] = f0HzAt(seconds);
-      if (envelope(seconds) === 1) levelDb[i] = levelDbAt(seconds);
+      if (envelopeAt(seconds) === 1) levelDb[i] = levelDbAt(seconds);
     }
     return {
       toneOnsetSeconds: onsetSeconds,

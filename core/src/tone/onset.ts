@@ -65,7 +65,9 @@ export function airOnsetSeconds(track: FrameTrack, first: number, room: number |
   while (isAir(start - 1) || (isAir(start - 2) && isAir(start - 3))) start--;
   if (first - start < LEAST_AIR_FRAMES || start === 0) return null;
   // Where it has half of its power: in a very quiet room the mere edge of the window would be 6 dB.
-  const first60 = Array.from(airDb.subarray(start + 1, Math.min(first, start + 1 + SETTLED_FRAMES)));
+  const first60 = airDb
+    .subarray(start + 1, Math.min(first, start + 1 + SETTLED_FRAMES))
+    .filter((db) => !Number.isNaN(db));
   const half = powerFromDb(median(first60) ?? risen) / 2;
   const crossing = crossingFrame(airDb, start - 1, first, half);
   return (crossing ?? start) * FRAME_SECONDS;
