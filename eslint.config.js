@@ -20,6 +20,7 @@ const coreFolders = [
   'standin',
   'formats',
   'scores',
+  'testing',
 ];
 const coreMay = {
   signal: [],
@@ -36,6 +37,8 @@ const coreMay = {
   // The stand-in must not know what it is used to test.
   standin: ['exercise', 'horn', 'signal'],
   scores: ['exercise', 'horn', 'signal'],
+  // For tests alone.
+  testing: ['standin', 'hearing', 'exercise', 'horn', 'signal'],
   formats: ['plan', 'practice', 'trial', 'judge', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
 };
 const webFolders = [
@@ -123,7 +126,7 @@ const forbid = (files, folders, may, prefix) =>
   });
 
 export default tseslint.config(
-  { ignores: ['**/dist/', '**/dist-types*/', '**/node_modules/', 'test-results/', 'playwright-report/'] },
+  { ignores: ['**/.mutants/', '**/dist/', '**/dist-types*/', '**/node_modules/', 'test-results/', 'playwright-report/'] },
   ...tseslint.configs.strict,
   {
     files: ['**/*.{ts,tsx}'],

@@ -9,7 +9,6 @@ import {
   type Exercise,
   type Judged,
 } from '../exercise/index.ts';
-import { listenTo } from '../hearing/index.ts';
 import {
   hornById,
   HORN_IDS,
@@ -20,8 +19,8 @@ import {
   writtenMidi,
   type HornId,
 } from '../horn/index.ts';
-import { playExercise, PROFILES, type ExerciseRequest, type ItemFault } from '../standin/index.ts';
-import { truthTrack } from '../testing/truthTrack.ts';
+import { PROFILES, type ExerciseRequest, type ItemFault } from '../standin/index.ts';
+import { createStage } from '../testing/performed.ts';
 import { analyseTake, type Finding, type ItemAnalysis, type TakeAnalysis } from './index.ts';
 
 // The stand-in player plays every family with every mistake; what the judge says must be what was done.
@@ -61,29 +60,17 @@ function drill(family: string, phrase: number, hornId: HornId, choices: Choices)
   return phraseExercise(found.build(hornById(hornId), { tempoBpm, ...choices }), phrase);
 }
 
-function heardPerformance(request: ExerciseRequest) {
-  const { samples, beatZeroSeconds, items } = playExercise(request);
-  return { track: listenTo(samples, RATE), beatZeroSeconds, items };
-}
-
-/** Of these the sound itself is the question: air, colour, no pitch, the place where a tone begins or breaks. */
+/** Of these the sound itself is the question: no pitch, hardly any tone, the first of the air. */
 const NEEDS_SOUND: ReadonlySet<ItemFault['kind']> = new Set([
   'air',
-  'breathInGap',
-  'earlyBreath',
   'noSubtone',
-  'oneColour',
-  'parted',
   'slowAnswer',
   'squawk',
   'weak',
 ]);
-/** Everything else is heard for real in every fifth performance: which ones, the seed of the run says. */
-const HEARD_OF = 5;
-let turnOfSound = Number(process.env.SEED ?? 1);
+const stage = createStage(Number(process.env.SEED ?? 1));
 
 function play(exercise: Exercise, hornId: HornId, faults: ItemFault[], seed: number) {
-  const isHeard = turnOfSound++ % HEARD_OF === 0 || faults.some(({ kind }) => NEEDS_SOUND.has(kind));
   const request: ExerciseRequest = {
     exercise,
     hornId,
@@ -96,8 +83,11 @@ function play(exercise: Exercise, hornId: HornId, faults: ItemFault[], seed: num
     leadSeconds: 0.8,
     tailSeconds: 1,
   };
-  const performance = isHeard ? heardPerformance(request) : truthTrack(request);
-  if (isHeard) counts.heard++;
+  const performance = stage.perform(
+    request,
+    faults.some(({ kind }) => NEEDS_SOUND.has(kind)),
+  );
+  if (performance.isHeard) counts.heard++;
   const analysis = analyseTake(
     performance.track,
     {

@@ -1,11 +1,12 @@
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE, familyById, phraseExercise } from '../exercise/index.ts';
-import { listenTo } from '../hearing/index.ts';
 import { hornById, HORN_IDS, type HornId } from '../horn/index.ts';
-import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
+import { PROFILES, type ItemFault } from '../standin/index.ts';
+import { createStage } from '../testing/performed.ts';
 import { analyseTake } from './index.ts';
 
 const RATE = 24000;
+const stage = createStage(Number(process.env.SEED ?? 1));
 
 /** Straight, slow and usual vibrato on one note, as it was heard. */
 function swung(hornId: HornId, midi: number, faults: ItemFault[], seed: number) {
@@ -13,7 +14,7 @@ function swung(hornId: HornId, midi: number, faults: ItemFault[], seed: number) 
   if (!built) throw new Error('no family');
   const exercise = phraseExercise(built, 0);
   const context = { exercise, hornId, a4Hz: 440, scale: DEFAULT_SCALE };
-  const { samples, beatZeroSeconds } = playExercise({
+  const { track, beatZeroSeconds } = stage.perform({
     ...context,
     profile: { ...PROFILES.steady, jitterCents: 1 },
     faults,
@@ -23,9 +24,7 @@ function swung(hornId: HornId, midi: number, faults: ItemFault[], seed: number) 
     tailSeconds: 0.8,
   });
   const judged = { ...context, toleranceId: 'usual' as const, roomFloorDb: null, beatZeroSeconds };
-  return (analyseTake(listenTo(samples, RATE), judged, [])?.items ?? []).map((item) =>
-    item.kind === 'note' ? item : null,
-  );
+  return (analyseTake(track, judged, [])?.items ?? []).map((item) => (item.kind === 'note' ? item : null));
 }
 
 it('knows a written vibrato by its rate and width, and says what is wrong with one', () => {

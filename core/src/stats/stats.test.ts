@@ -2,8 +2,11 @@ import { expect, it } from 'vitest';
 import {
   differenceOfMeans,
   halfWidth16to84,
+  meanWithInterval,
   median,
   percentile,
+  pooledDifference,
+  reachedWith,
   smoothInto,
   theilSen,
   rateDifference,
@@ -90,4 +93,83 @@ it('gives the interval of a difference of shares as Newcombe printed it', () => 
   expect(low).toBeCloseTo(0.0524, 4);
   expect(high).toBeCloseTo(0.3339, 4);
   expect(rateDifference(0, 0, 1, 2)).toBeNull();
+});
+
+it('says how sure a mean and a pooled difference are, by Student’s tables', () => {
+  // t(0.95, 2) = 2.919986, t(0.95, 3) = 2.353363; both from any table.
+  const single = meanWithInterval([1, 2, 6]);
+  // Squares around 3: 4 + 1 + 9 = 14; standard error sqrt(14 / 2 / 3).
+  expect(single?.mean).toBe(3);
+  expect((single?.high ?? 0) - 3).toBeCloseTo(2.919986 * Math.sqrt(7 / 3), 4);
+  expect(3 - (single?.low ?? 0)).toBeCloseTo(2.919986 * Math.sqrt(7 / 3), 4);
+  expect(meanWithInterval([4, 4])).toEqual({ mean: 4, low: 4, high: 4 });
+  expect(meanWithInterval([4])).toBeNull();
+  const pooled = pooledDifference([0, 2], [3, 5, 10]);
+  // Squares: 2, and around 6: 9 + 1 + 16 = 26; 28 over 3 degrees.
+  expect(pooled?.mean).toBe(5);
+  expect(pooled?.scatter).toBeCloseTo(Math.sqrt(28 / 3), 12);
+  const half = 2.353363 * Math.sqrt(28 / 3) * Math.sqrt(1 / 2 + 1 / 3);
+  expect((pooled?.high ?? 0) - 5).toBeCloseTo(half, 4);
+  expect(5 - (pooled?.low ?? 0)).toBeCloseTo(half, 4);
+  // One value beside two is enough for one degree: t(0.95, 1) = 6.313752.
+  const least = pooledDifference([1], [2, 4]);
+  expect((least?.high ?? 0) - 2).toBeCloseTo(6.313752 * Math.sqrt(2) * Math.sqrt(1.5), 3);
+  expect(pooledDifference([1], [2])).toBeNull();
+  expect(pooledDifference([], [1, 2, 3])).toBeNull();
+  expect(pooledDifference([1, 2, 3], [])).toBeNull();
+});
+
+it('estimates how long something lasts by the product limit, with bounds for what was stopped', () => {
+  const lasted = (...seconds: number[]) => seconds.map((each) => ({ seconds: each, censored: false }));
+  // Of five that ended 4 in 5 outlast the first, 3 in 5 the second, and so on.
+  const five = lasted(10, 4, 8, 2, 6);
+  expect(reachedWith(0.8, five)).toEqual({ seconds: 4, isLowerBound: false });
+  expect(reachedWith(0.81, five)).toEqual({ seconds: 2, isLowerBound: false });
+  expect(reachedWith(0.5, five)).toEqual({ seconds: 6, isLowerBound: false });
+  // Stopped at 4: it counts among those at risk until then, and at none after. 4/5, then 2/3 of it.
+  const stopped = five.map((each) => ({ ...each, censored: each.seconds === 4 }));
+  expect(reachedWith(0.6, stopped)).toEqual({ seconds: 6, isLowerBound: false });
+  expect(reachedWith(0.5, stopped)).toEqual({ seconds: 8, isLowerBound: false });
+  // What ended comes before what was stopped at the same moment.
+  const same = [
+    { seconds: 5, censored: true },
+    { seconds: 5, censored: false },
+  ];
+  expect(reachedWith(0.6, same)).toEqual({ seconds: 5, isLowerBound: false });
+  expect(reachedWith(0.5, same)).toEqual({ seconds: 5, isLowerBound: true });
+  const all = [3, 9, 6].map((seconds) => ({ seconds, censored: true }));
+  expect(reachedWith(0.8, all)).toEqual({ seconds: 9, isLowerBound: true });
+  expect(reachedWith(0.8, [])).toBeNull();
+});
+
+it('weighs neighbours by a raised cosine, and fills a hole that is in reach', () => {
+  const out = new Float64Array(7);
+  smoothInto(out, [0, 0, 0, 1, 0, 0, 0], 4);
+  // Reach 2: weights 1, 0.75 and 0.25, which sum to 3.
+  expect([...out].map((value) => Math.round(1e6 * value) / 1e6)).toEqual(
+    [0, 0.25 / 2.75, 0.75 / 3, 1 / 3, 0.75 / 3, 0.25 / 2.75, 0].map((value) => Math.round(1e6 * value) / 1e6),
+  );
+  smoothInto(out, [1, NaN, NaN, NaN, NaN, NaN, 5], 2);
+  expect([...out]).toEqual([1, 1, NaN, NaN, NaN, 5, 5]);
+});
+
+it('says what share of y a line explains', () => {
+  // Slope 1 and intercept 0 by the medians; residuals 0, 0, 0, 0, 5 of a variance around 3.
+  const fit = theilSen([0, 1, 2, 3, 4], [0, 1, 2, 3, 9]);
+  expect(fit).toEqual({ slope: 1, intercept: 0, r2: 1 - 25 / 50 });
+  expect(theilSen([0, 1, 2], [4, 4, 4])).toEqual({ slope: 0, intercept: 4, r2: 0 });
+  expect(theilSen([0, 1], [0, 1])).toBeNull();
+  expect(theilSen([0, 1, 2], [0, 1, 2])?.slope).toBe(1);
+  // So many that they are thinned: every point still counts for the intercept.
+  const many = Array.from({ length: 1000 }, (_, i) => i);
+  expect(
+    theilSen(
+      many,
+      many.map((x) => 3 * x + 1),
+    ),
+  ).toEqual({ slope: 3, intercept: 1, r2: 1 });
+  expect(percentile([5, 7], 0)).toBe(5);
+  expect(percentile([5, 7], 100)).toBe(7);
+  expect(percentile([7, 5, 9], 50)).toBe(7);
+  expect(halfWidth16to84([])).toBeNull();
 });

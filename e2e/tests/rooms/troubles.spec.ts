@@ -60,3 +60,17 @@ test.describe('while it plays', () => {
     await expect(trouble(page, 'hiddenTab')).toBeVisible();
   });
 });
+
+test('a room whose code cannot be fetched says so, once, and opens when it can', async ({ page }) => {
+  let loads = 0;
+  page.on('load', () => loads++);
+  await page.goto('/takes');
+  await page.route('**/LogbookRoom-*.js', (route) => route.abort());
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByText('The room could not be fetched.', { exact: false })).toBeVisible();
+  await page.waitForTimeout(500);
+  expect(loads).toBe(1);
+  await page.unroute('**/LogbookRoom-*.js');
+  await page.getByRole('button', { name: 'Load again' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Logbook' })).toBeVisible();
+});

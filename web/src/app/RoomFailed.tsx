@@ -5,6 +5,7 @@ import { useRouteError } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
 import { storeroom } from '../workers/index.ts';
 import { takeUpdate } from './appUpdate.ts';
+import { isLostRoom } from './lostRoom.ts';
 
 /** A newer version that waits may be the one that mends it. */
 async function loadAgain() {
@@ -26,7 +27,7 @@ export function RoomFailed() {
       <Heading as="h1" fontSize="title" fontFamily="heading" mb="4">
         {t('failed.title')}
       </Heading>
-      <Box mb="4">{t('failed.text')}</Box>
+      <Box mb="4">{t(isLostRoom(error) ? 'failed.lost' : 'failed.text')}</Box>
       <Box role="status" mb="4">
         {setAside > 0 && t('failed.setAside', { count: setAside })}
       </Box>

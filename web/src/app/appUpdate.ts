@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import type { Workbox } from 'workbox-window';
 import { isTakeRunning } from '../workers/index.ts';
+import { watchLostRooms } from './lostRoom.ts';
 
 // The app as it is kept in this browser, so that it opens without a network; and a newer one, which waits until it is taken.
 
@@ -13,10 +14,25 @@ let workbox: Workbox | null = null;
 let isReady = false;
 const listeners = new Set<() => void>();
 
+/** Where the browser remembers nothing the page is not loaded again by itself. */
+const tabMemory = {
+  getItem(key: string) {
+    try {
+      return sessionStorage.getItem(key);
+    } catch {
+      return 'unknown';
+    }
+  },
+  setItem: (key: string, value: string) => sessionStorage.setItem(key, value),
+};
+
 // A tab of the version before finds the rooms it has not yet entered gone: the page that comes has them.
-window.addEventListener('vite:preloadError', () => {
-  if (!navigator.serviceWorker?.controller) return;
-  void isTakeRunning().then((running) => running || window.location.reload());
+watchLostRooms({
+  events: window,
+  memory: tabMemory,
+  isKept: () => Boolean(navigator.serviceWorker?.controller),
+  isTakeRunning,
+  reload: () => window.location.reload(),
 });
 
 /** Keeps the app for playing without a network, and notices when a newer one has come. */

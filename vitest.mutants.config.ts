@@ -1,0 +1,13 @@
+import { join } from 'node:path';
+import { defineConfig } from 'vitest/config';
+
+// The tests of one folder alone, for `npm run mutants`: a change in a folder is its own tests' to notice.
+const [workspace, ...rest] = (process.env.MUTANTS_OF ?? 'core/src/stats').split('/');
+
+export default defineConfig({
+  test: {
+    root: workspace,
+    setupFiles: [join(import.meta.dirname, 'vitest.seed.ts')],
+    include: [`${rest.join('/')}/**/*.test.ts`],
+  },
+});
