@@ -6,6 +6,7 @@ import { hornById, writtenMidi } from '../horn/index.ts';
 import { analyseTake } from '../judge/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { playExercise, WARM_UP, type ItemFault } from '../standin/index.ts';
+import { figuresOf } from './figures.ts';
 import {
   callsMade,
   changeAt,
@@ -278,4 +279,123 @@ it('tells a first success only after six tries that failed, and a record only wh
   expect(milestonesOf(holds(10, 10, 10.9))).toEqual([]);
   expect(milestonesOf(holds(10, 10, 11.1))).toMatchObject([{ kind: 'longest', seconds: 11.1 }]);
   expect(milestonesOf(holds(10, 20))).toEqual([]);
+});
+
+it('holds a change against the days next to it, and none beyond the changes around it', () => {
+  // Forty days; ten until the twentieth, twenty from then on, each a little off.
+  const points = Array.from({ length: 40 }, (_, day) => ({
+    at: NOW + day * DAY_MS,
+    value: (day < 20 ? 10 : 20) + (day % 2),
+    count: 1,
+  }));
+  const at = NOW + 20 * DAY_MS;
+  const day = (n: number) => NOW + n * DAY_MS;
+  expect(changeAt(points, at, [])).toMatchObject({
+    daysBefore: 14,
+    daysAfter: 14,
+    before: 10.5,
+    after: 20.5,
+    difference: 10,
+  });
+  expect(changeAt(points, at, [day(10), day(30), day(2), day(38), at])).toMatchObject({
+    daysBefore: 10,
+    daysAfter: 10,
+  });
+  // Three days on either side are enough, two are not; the day of a change belongs to what comes after it.
+  expect(changeAt(points, at, [day(17), day(23)])).toMatchObject({
+    daysBefore: 3,
+    daysAfter: 3,
+    after: 20 + 1 / 3,
+  });
+  expect(changeAt(points, at, [day(18)])).toBeNull();
+  expect(changeAt(points, at, [day(22)])).toBeNull();
+});
+
+it('keeps of an item the figures that mean something for it', () => {
+  const measures = { centsMean: 3, holdSeconds: 7, humCents: 99, subtone: { airierDb: 11 } };
+  const item = { kind: 'note', measures } as unknown as Parameters<typeof figuresOf>[0];
+  const written = (open: boolean) => ({ kind: 'note', open }) as unknown as Parameters<typeof figuresOf>[1];
+  const read = (figures: ReturnType<typeof figuresOf>) =>
+    Object.fromEntries(FIGURES.flatMap((name, i) => (figures[i] === null ? [] : [[name, figures[i]]])));
+  // How long it was held counts only where that was asked for.
+  expect(read(figuresOf(item, written(true)))).toEqual({ centsMean: 3, holdSeconds: 7, subtoneAirierDb: 11 });
+  expect(read(figuresOf(item, written(false)))).toEqual({ centsMean: 3, subtoneAirierDb: 11 });
+  const rest = { kind: 'rest' } as unknown as Parameters<typeof figuresOf>[1];
+  expect(read(figuresOf(item, rest))).toEqual({ centsMean: 3, subtoneAirierDb: 11 });
+  const hum = { kind: 'hum', measures: { humCents: -12, centsMean: 5 } } as unknown as typeof item;
+  expect(read(figuresOf(hum, rest))).toEqual({ humCents: -12 });
+  for (const kind of ['rest', 'air', 'note'])
+    expect(figuresOf({ kind, measures: null } as unknown as typeof item, rest)).toEqual(NO_FIGURES);
+});
+
+it('counts hums that are heard to be off, and calls by what they were taken for', () => {
+  const hum = (cents: number, midi = 60) =>
+    noteOf({ writtenMidi: writtenMidi(midi), figures: withFigure('humCents', cents) });
+  const { hums } = earScore([], [hum(5), hum(6), hum(-5), hum(-6), hum(-30, 80), noteOf()]);
+  expect(hums.all).toEqual({ cents: 6, count: 5, sharp: 1, flat: 2 });
+  expect(hums.zones.map(({ zone, count }) => [zone, count])).toEqual([
+    ['high', 1],
+    ['low', 4],
+  ]);
+  expect(earScore([], [])).toMatchObject({
+    all: { right: 0, asked: 0, interval: null },
+    zones: [],
+    sides: [],
+    hums: { all: { cents: null, count: 0 }, zones: [] },
+  });
+  const call = { at: NOW, writtenMidi: C4, end: 'soft', measured: 'sharp' } as const;
+  const { sides } = earScore(
+    [
+      { ...call, called: 'sharp' },
+      { ...call, called: 'flat' },
+      { ...call, called: 'flat' },
+    ],
+    [],
+  );
+  expect(sides).toMatchObject([{ side: 'sharp', right: 1, asked: 3, takenFor: { flat: 2, true: 0 } }]);
+  expect(Object.keys(sides[0].takenFor)).toEqual(['flat', 'true']);
+});
+
+it('looks at one note, one zone, one family, or all of them', () => {
+  const notes = [
+    noteOf({ fingeredMidi: writtenMidi(60), family: 'longHold', figures: withFigure('centsMean', 1) }),
+    noteOf({ fingeredMidi: writtenMidi(62), family: 'swell', figures: withFigure('centsMean', 2) }),
+    noteOf({ fingeredMidi: writtenMidi(80), family: 'swell', figures: withFigure('centsMean', 9) }),
+  ];
+  const all = { midi: null, zone: null, family: null };
+  const value = (scope: object) =>
+    trendOf([notes], 'centsMean', { ...all, ...scope }).map((point) => point.value);
+  expect(value({})).toEqual([2]);
+  expect(value({ midi: writtenMidi(62) })).toEqual([2]);
+  expect(value({ zone: 'low' })).toEqual([1.5]);
+  expect(value({ family: 'swell' })).toEqual([5.5]);
+  expect(value({ zone: 'high', family: 'longHold' })).toEqual([]);
+  expect(value({ midi: writtenMidi(80), zone: 'low' })).toEqual([]);
+  const days = [
+    [noteOf({ at: NOW + 5 }), noteOf({ at: NOW + 2, asWritten: false })],
+    [],
+    [noteOf({ at: NOW })],
+  ];
+  // The oldest day first, each by its first note; a share where that is asked for.
+  expect(trendOf(days, 'asWrittenPercent', all)).toEqual([
+    { at: NOW, value: 100, count: 1 },
+    { at: NOW + 2, value: 50, count: 2 },
+  ]);
+});
+
+it('tells a note secure that was not before, and the highest ones, each once', () => {
+  const run = (pattern: string) =>
+    [...pattern].map((each, i) => noteOf({ at: NOW + i, asWritten: each === '1' }));
+  const kinds = (pattern: string) => milestonesOf(run(pattern)).map(({ kind }) => kind);
+  // Eight of the last ten: of the eight before them four had come. Five would be no news, nor would seven tries in all.
+  expect(kinds('1111000000' + '11111111')).toEqual(['secure']);
+  expect(kinds('1111100000' + '11111111')).toEqual([]);
+  expect(kinds('111000000' + '11111111')).toEqual([]);
+  const high = (midi: number, i: number, asWritten = true) =>
+    noteOf({ at: NOW + i, writtenMidi: writtenMidi(midi), fingeredMidi: writtenMidi(midi), asWritten });
+  const reached = milestonesOf([high(91, 0), high(91, 1), high(93, 2, false), high(92, 3), high(90, 4)]);
+  expect(reached.map(({ kind, writtenMidi: midi }) => [kind, midi])).toEqual([
+    ['highest', 91],
+    ['highest', 92],
+  ]);
 });
