@@ -6,9 +6,21 @@ const testTimeout = 180_000;
 const setupFiles = [join(import.meta.dirname, 'vitest.seed.ts')];
 
 const project = (name: string) => ({
-  test: { name, root: name, testTimeout, setupFiles, include: ['src/**/*.test.ts'] },
+  test: {
+    name,
+    root: name,
+    testTimeout,
+    setupFiles,
+    include: ['src/**/*.test.ts'],
+    // The core keeps nothing between calls: its modules are read once for all of its tests.
+    isolate: name !== 'core',
+  },
 });
 
 export default defineConfig({
-  test: { projects: ['core', 'web', 'cli', 'scripts', 'server'].map(project) },
+  test: {
+    pool: 'threads',
+    maxWorkers: 2,
+    projects: ['core', 'web', 'cli', 'scripts', 'server'].map(project),
+  },
 });

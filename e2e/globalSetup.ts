@@ -39,6 +39,9 @@ async function makeStates(baseURL: string) {
   await choose('stand-in player');
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   await page.locator('main[data-phase="armed"]').waitFor();
+  // A beat that is seen is drawn thirty times a second, in every journey.
+  await page.getByRole('button', { name: /^Beat: seen/ }).click();
+  await page.getByRole('button', { name: /^Beat: off/ }).waitFor();
   await page.goto('/case');
   await choose('stand-in player');
   await save(STATES.standIn);

@@ -16,12 +16,13 @@ const serve = (port: number, ...more: string[]) => ({
 export default defineConfig({
   outputDir: '../test-results/browser',
   globalSetup: './globalSetup.ts',
-  workers: 3,
+  workers: 2,
   preserveOutput: 'failures-only',
   // A journey that needs another try is mended, or its fault in the app is.
   retries: 0,
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  // A loaded machine needs its time, and is no fault.
+  timeout: 180_000,
+  expect: { timeout: 40_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.BROWSER_REPORT ?? '../test-results/browser.json' }],

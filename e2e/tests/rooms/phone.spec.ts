@@ -1,11 +1,11 @@
-import { expect, inPhase, test } from '../../browser.ts';
+import { expect, inPhase, STATES, test } from '../../browser.ts';
 
-test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+test.use({ storageState: STATES.standIn, viewport: { width: 390, height: 844 }, hasTouch: true });
 
 test('a phone on the stand: first swell by touch, verdict, closer look, and back by the places below', async ({
   page,
 }) => {
-  await page.goto('/stand/swell?note=67&beats=32&tempoBpm=40');
+  await page.goto('/stand/swell?note=67&beats=4');
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Let the stand-in play' }).tap();
   await inPhase(page, 'playing').waitFor();

@@ -45,10 +45,10 @@ test('a device that comes or goes is told, and opening the microphone again goes
 });
 
 test.describe('while it plays', () => {
-  test.use({ storageState: STATES.quick });
+  test.use({ storageState: STATES.standIn });
 
   test('a tab hidden during a take is told afterwards, and the take goes on', async ({ page }) => {
-    await page.goto('/stand/swell?beats=32&tempoBpm=40');
+    await page.goto('/stand/swell?beats=4');
     await beginSounding(page);
     await page.evaluate(() => {
       Object.defineProperty(document, 'hidden', { configurable: true, get: () => true });

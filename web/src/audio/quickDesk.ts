@@ -2,7 +2,7 @@ import type { Desk, Performance } from './desk.ts';
 
 /** As the capture worklet cuts sound, and how many such blocks go out before an answer is waited for. */
 const BLOCK = 512;
-const BLOCKS = 2;
+const BLOCKS = 4;
 const HURRIED_BLOCKS = 8;
 
 interface Job {

@@ -14,12 +14,12 @@ export async function readSettings(): Promise<SettingsRecord> {
   return settings as unknown as SettingsRecord;
 }
 
-type SettingsChange = Partial<Omit<SettingsRecord, 'id'>>;
+type SettingsValues = Partial<Omit<SettingsRecord, 'id'>>;
 
-/** Changes settings; a function is given them as they are stored, so that two changes at once both count. */
-export async function changeSettings(
-  change: SettingsChange | ((settings: SettingsRecord) => SettingsChange),
-): Promise<void> {
+/** What is to change; a function is given the settings as they are stored, so that two changes at once both count. */
+export type SettingsChange = SettingsValues | ((settings: SettingsRecord) => SettingsValues);
+
+export async function changeSettings(change: SettingsChange): Promise<void> {
   const db = database();
   await db.transaction('rw', db.settings, async () => {
     const settings = await readSettings();

@@ -4,7 +4,7 @@ import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink, Choice, NumberField, RoomHeading, Section } from '../../ui/index.ts';
-import type { CalibrationRecord, SettingsRecord } from '../../storage/index.ts';
+import type { CalibrationRecord, SettingsChange, SettingsRecord } from '../../storage/index.ts';
 import { dateText, LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
 import { CapFields } from './CapFields.tsx';
 import { HornCheckFields } from './HornCheckFields.tsx';
@@ -16,7 +16,7 @@ import { RangeFields } from './RangeFields.tsx';
 interface CaseViewProps {
   settings: SettingsRecord;
   calibration: CalibrationRecord | null;
-  onChange(change: Partial<SettingsRecord>): void;
+  onChange(change: SettingsChange): void;
 }
 
 const PROFILE_IDS = ['steady', 'goodDay', 'stair', 'slips', 'airy'] as const;
@@ -54,8 +54,8 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             label={t('case.a4')}
             less={t('case.a4Down')}
             more={t('case.a4Up')}
-            onLess={() => onChange({ a4Hz: Math.max(390, settings.a4Hz - 1) })}
-            onMore={() => onChange({ a4Hz: Math.min(470, settings.a4Hz + 1) })}
+            onLess={() => onChange(({ a4Hz }) => ({ a4Hz: Math.max(390, a4Hz - 1) }))}
+            onMore={() => onChange(({ a4Hz }) => ({ a4Hz: Math.min(470, a4Hz + 1) }))}
             shown={t('case.hz', { hz: settings.a4Hz })}
           />
           <RangeFields settings={settings} onChange={onChange} />

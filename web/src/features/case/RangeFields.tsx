@@ -8,12 +8,12 @@ import {
 } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { playersHorn } from '../../addresses/index.ts';
-import type { SettingsRecord } from '../../storage/index.ts';
+import type { SettingsChange, SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
 
 interface RangeFieldsProps {
   settings: SettingsRecord;
-  onChange(change: Partial<SettingsRecord>): void;
+  onChange(change: SettingsChange): void;
 }
 
 /** The lowest and highest note the player works on, on this horn: every exercise stays inside. */
@@ -22,13 +22,20 @@ export function RangeFields({ settings, onChange }: RangeFieldsProps) {
   const { hornId, ranges, naming } = settings;
   const horn = hornById(hornId);
   const { lowest, highest } = playersHorn(settings);
-  const set = (range: NoteRange | undefined) => onChange({ ranges: { ...ranges, [hornId]: range } });
-  const move = (name: 'lowest' | 'highest', by: 1 | -1) => {
-    const next = { lowest, highest, [name]: writtenMidi((name === 'lowest' ? lowest : highest) + by) };
-    const fits =
-      next.lowest >= horn.lowest && next.highest <= HIGHEST_NOTE && next.highest - next.lowest >= LEAST_RANGE;
-    if (fits) set(next);
-  };
+  const withRange = (stored: SettingsRecord, range: NoteRange | undefined) => ({
+    ranges: { ...stored.ranges, [hornId]: range },
+  });
+  /** From where it is by then: two quick presses are two steps. */
+  const move = (name: 'lowest' | 'highest', by: 1 | -1) =>
+    onChange((stored) => {
+      const { lowest: low, highest: high } = playersHorn(stored);
+      const next = { lowest: low, highest: high, [name]: writtenMidi((name === 'lowest' ? low : high) + by) };
+      const fits =
+        next.lowest >= horn.lowest &&
+        next.highest <= HIGHEST_NOTE &&
+        next.highest - next.lowest >= LEAST_RANGE;
+      return fits ? withRange(stored, next) : {};
+    });
   const field = (name: 'lowest' | 'highest', midi: number) => {
     const label = t(`case.${name}`);
     return (
@@ -53,7 +60,11 @@ export function RangeFields({ settings, onChange }: RangeFieldsProps) {
       {field('lowest', lowest)}
       {field('highest', highest)}
       {ranges[hornId] && (
-        <ActionButton look="plain" alignSelf="flex-end" onClick={() => set(undefined)}>
+        <ActionButton
+          look="plain"
+          alignSelf="flex-end"
+          onClick={() => onChange((stored) => withRange(stored, undefined))}
+        >
           {t('case.wholeRange')}
         </ActionButton>
       )}
