@@ -1,8 +1,11 @@
+import { FRAME_SECONDS } from '@inner-hum/core/hearing';
 import captureUrl from './capture.worklet.ts?worker&url';
 import type { Desk, DeskTrouble, OpenInput } from './desk.ts';
 import { openMicrophone } from './microphone.ts';
 
 const STAND_IN_ROOM_GAIN = 0.5;
+/** Nothing can be begun sooner than this from now. */
+const START_LEAD_SECONDS = 0.02;
 const RESUME_MS = 500;
 const WOKEN_MS = 300;
 
@@ -115,8 +118,9 @@ export function createRealDesk(onTrouble: (trouble: DeskTrouble | null) => void)
       room.gain.value = STAND_IN_ROOM_GAIN;
       node.connect(capture);
       node.connect(room).connect(context.destination);
-      // On a whole sample: between two of them it would be another sound.
-      const at = Math.max(atSeconds, context.currentTime);
+      // On a whole sample: between two of them it would be another sound. What comes too late is late by whole frames of the listener.
+      const lateSeconds = Math.max(0, context.currentTime + START_LEAD_SECONDS - atSeconds);
+      const at = atSeconds + Math.ceil(lateSeconds / FRAME_SECONDS) * FRAME_SECONDS;
       node.start(Math.round(at * sampleRateHz) / sampleRateHz);
       performing = node;
     },
