@@ -18,7 +18,6 @@ const SILENCE_DB = -100;
 /** A Hann window of 50 ms, at frames. */
 const LEVEL_WINDOW = [0.095, 0.655, 1, 0.655, 0.095];
 const PARTIALS = 16;
-/** A jump to another partial takes so long: 4 ms and the listener's window. */
 const dB = (power: number) => 10 * Math.log10(Math.max(power, powerFromDb(SILENCE_DB)));
 
 /**

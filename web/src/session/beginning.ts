@@ -1,7 +1,7 @@
 import { secondsPerBeat, type Exercise } from '@inner-hum/core/exercise';
 
 /** Before a counted bar there must be time to make ready. */
-export const READY_SECONDS = 0.4;
+const READY_SECONDS = 0.4;
 /** From now to the first click that can still be scheduled. */
 const COUNT_LEAD_SECONDS = 0.15;
 /** The simulated player's sound has so much silence before its air. */

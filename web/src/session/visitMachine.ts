@@ -192,11 +192,18 @@ function notOpened(state: VisitState, { trouble }: EventOf<'notOpened'>): Step {
   ];
 }
 
-/** The input is opened anew for what is wanted; a round that has begun keeps its place. */
-function reopen(state: VisitState): Step {
+/** The input is opened anew for what is wanted, if anything is; a round that has begun keeps its place. */
+function openWanted(state: VisitState, lost: boolean): Step {
   const { setup, wants } = state;
-  return setup && wants !== null ? open(state, inputOf(setup), false) : [state, []];
+  return setup && wants !== null ? open(state, inputOf(setup), lost) : [state, []];
 }
+
+function reopen(state: VisitState): Step {
+  return openWanted(state, false);
+}
+
+/** Nothing is open, and nothing of what was played goes on. */
+const CLOSED = { phase: 'off', input: null, opening: null, take: null, restUntil: null } as const;
 
 function leave(state: VisitState): Step {
   return [
@@ -211,17 +218,8 @@ const disarmed = ({ input, take }: VisitState): VisitEffect[] =>
 
 /** What was being played is kept; then whatever input there is now listens on. */
 function inputLost(state: VisitState): Step {
-  const { setup, wants } = state;
   const effects: VisitEffect[] = [{ do: 'hush' }, { do: 'stopBeat' }, { do: 'endTake' }];
-  const lost: VisitState = {
-    ...state,
-    phase: 'off',
-    input: null,
-    opening: null,
-    take: null,
-    restUntil: null,
-  };
-  return after(effects, setup && wants !== null ? open(lost, inputOf(setup), true) : [lost, []]);
+  return after(effects, openWanted({ ...state, ...CLOSED }, true));
 }
 
 /** A worker that breaks oftener than this will break again. */
@@ -230,27 +228,16 @@ const REPLACED_WITHIN_SECONDS = 60;
 
 /** Another worker takes over, and finishes what this one was keeping. */
 function workerBroke(state: VisitState, _: EventOf<'workerBroke'>, { wallSeconds }: Moment): Step {
-  const { setup, wants } = state;
   const replacedAt = [
     ...state.replacedAt.filter((at) => wallSeconds - at < REPLACED_WITHIN_SECONDS),
     wallSeconds,
   ];
-  const next: VisitState = {
-    ...state,
-    phase: 'off',
-    input: null,
-    opening: null,
-    take: null,
-    restUntil: null,
-    worker: state.worker + 1,
-    replacedAt,
-  };
+  const next: VisitState = { ...state, ...CLOSED, worker: state.worker + 1, replacedAt };
   const effects: VisitEffect[] = [{ do: 'hush' }, { do: 'stopBeat' }, { do: 'replaceWorker' }];
   if (replacedAt.length > MOST_REPLACED)
     return [{ ...next, phase: 'broken' }, [...effects, { do: 'tell', trouble: 'workerFailed' }]];
-  const again = setup && wants !== null ? open(next, inputOf(setup), false) : ([next, []] as const);
   return withEffects(
-    after(effects, again),
+    after(effects, openWanted(next, false)),
     { do: 'tell', trouble: 'workerRestarted' },
     { do: 'finishTakes' },
   );
