@@ -126,7 +126,16 @@ const forbid = (files, folders, may, prefix) =>
   });
 
 export default tseslint.config(
-  { ignores: ['**/.mutants/', '**/dist/', '**/dist-types*/', '**/node_modules/', 'test-results/', 'playwright-report/'] },
+  {
+    ignores: [
+      '**/.mutants/',
+      '**/dist/',
+      '**/dist-types*/',
+      '**/node_modules/',
+      'test-results/',
+      'playwright-report/',
+    ],
+  },
   ...tseslint.configs.strict,
   {
     files: ['**/*.{ts,tsx}'],
