@@ -3,10 +3,13 @@ import {
   expect,
   type BrowserContext,
   type BrowserContextOptions,
+  type ConsoleMessage,
   type Page,
+  type Request,
+  type WebError,
 } from '@playwright/test';
 import { DEMO_PORT } from './playwright.config.ts';
-import { STATES } from './states.ts';
+import { NOBODY, STATES, type JourneyOptions } from './states.ts';
 
 export { chromium, microphoneBeeping, microphonePlaying } from './chromium.ts';
 export { NOBODY, STATES } from './states.ts';
@@ -15,22 +18,57 @@ export { NOBODY, STATES } from './states.ts';
 function watch(context: BrowserContext, baseURL: string) {
   const foreign: string[] = [];
   const broken: string[] = [];
-  context.on('request', (request) => {
+  const onRequest = (request: Request) => {
     const url = request.url();
     if (!url.startsWith(baseURL) && !/^(blob|data):/.test(url)) foreign.push(url);
-  });
-  context.on('weberror', (error) => broken.push(error.error().message));
-  context.on('console', (message) => {
+  };
+  const onError = (error: WebError) => broken.push(error.error().message);
+  const onConsole = (message: ConsoleMessage) => {
     if (/Content Security Policy|Refused to/.test(message.text())) broken.push(message.text());
-  });
+  };
+  context.on('request', onRequest).on('weberror', onError).on('console', onConsole);
   return () => {
+    context.off('request', onRequest).off('weberror', onError).off('console', onConsole);
     expect(foreign).toEqual([]);
     expect(broken).toEqual([]);
   };
 }
 
-/** Every journey is watched. */
-export const test = base.extend<{ watched: undefined }>({
+interface Journey extends JourneyOptions {
+  watched: undefined;
+}
+
+/** Every journey is watched. Where it needs no browser of its own, it gets one that has fetched the app already, with the state it asks for. */
+export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserContext> }>({
+  hasOwnBrowser: [true, { option: true }],
+  warmBrowser: [
+    async ({ browser }, use, { project }) => {
+      let context: BrowserContext | null = null;
+      // In full, so that nothing of the journey that happens to come first stays in it.
+      const options: BrowserContextOptions = {
+        baseURL: project.use.baseURL ?? '',
+        viewport: project.use.viewport ?? null,
+        serviceWorkers: 'block',
+        locale: 'en-US',
+        storageState: NOBODY,
+      };
+      await use(async () => (context ??= await browser.newContext(options)));
+      await (context as BrowserContext | null)?.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ browser, warmBrowser, hasOwnBrowser, storageState }, use) => {
+    if (hasOwnBrowser) {
+      const context = await browser.newContext();
+      await use(context);
+      await context.close();
+      return;
+    }
+    const context = await warmBrowser();
+    await context.setStorageState(storageState ?? NOBODY);
+    await use(context);
+    for (const page of context.pages()) await page.close();
+  },
   watched: [
     async ({ context, baseURL }, use) => {
       const look = watch(context, baseURL ?? '');

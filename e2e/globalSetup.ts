@@ -1,31 +1,10 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
-import { dirname } from 'node:path';
 import { chromium as chromiumType, type FullConfig } from '@playwright/test';
-import { encodeWav } from '@inner-hum/core/formats';
 import { chromium } from './chromium.ts';
-import { playClimb, playDrone, playFaultySwell, playPairedRound, playSoftAndLoud, SOUNDS } from './sounds.ts';
 import { STATES } from './states.ts';
 
-/** Makes once what journeys share: what fake microphones play, and browsers whose first visit is over. */
+/** Makes once what journeys share: browsers whose first visit is over, by the doors that a player uses. */
 export default async function globalSetup({ projects }: FullConfig): Promise<void> {
-  await makeSounds();
-  await makeStates(projects[0].use.baseURL ?? '');
-}
-
-async function makeSounds() {
-  mkdirSync(dirname(SOUNDS.faultySwell), { recursive: true });
-  const write = async (file: string, samples: Float32Array<ArrayBuffer>) =>
-    writeFileSync(file, await encodeWav({ sampleRateHz: 48000, samples }, 16));
-  await write(SOUNDS.faultySwell, playFaultySwell().samples);
-  await write(SOUNDS.climb, playClimb().samples);
-  await write(SOUNDS.pairedRound, playPairedRound().samples);
-  await write(SOUNDS.drone, playDrone());
-  await write(SOUNDS.silence, new Float32Array(48000 * 60));
-  await write(SOUNDS.softAndLoud, playSoftAndLoud());
-}
-
-/** By the doors that a player uses: three questions, then the Case. */
-async function makeStates(baseURL: string) {
+  const baseURL = projects[0].use.baseURL ?? '';
   const browser = await chromiumType.launch(chromium());
   const context = await browser.newContext({ baseURL });
   const page = await context.newPage();

@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { chromium } from './chromium.ts';
-import { STATES } from './states.ts';
+import { STATES, type JourneyOptions } from './states.ts';
 
 const PORT = 4271;
 /** The app with its demo data. */
@@ -13,7 +13,7 @@ const serve = (port: number, ...more: string[]) => ({
   reuseExistingServer: false,
 });
 
-export default defineConfig({
+export default defineConfig<JourneyOptions>({
   outputDir: '../test-results/browser',
   globalSetup: './globalSetup.ts',
   workers: 2,
@@ -40,10 +40,17 @@ export default defineConfig({
       name: 'rooms',
       testDir: 'tests/rooms',
       fullyParallel: true,
-      use: { storageState: STATES.quick },
+      use: { storageState: STATES.quick, hasOwnBrowser: false },
     },
+    { name: 'sounds', testDir: 'tests', testMatch: 'makeSounds.setup.ts' },
     // Real microphones and clocks: two journeys at once would disturb each other's.
-    { name: 'sound', testDir: 'tests/sound', workers: 1, use: { storageState: STATES.standIn } },
+    {
+      name: 'sound',
+      testDir: 'tests/sound',
+      dependencies: ['sounds'],
+      workers: 1,
+      use: { storageState: STATES.standIn },
+    },
   ],
   webServer: [serve(PORT), serve(DEMO_PORT, '--demo')],
 });

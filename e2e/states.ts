@@ -13,3 +13,8 @@ export const STATES = {
 
 /** A browser that was never here. */
 export const NOBODY = { cookies: [], origins: [] };
+
+export interface JourneyOptions {
+  /** Of what a browser is, or may store, something is unusual: no other journey may meet it. */
+  hasOwnBrowser: boolean;
+}

@@ -17,7 +17,7 @@ import {
 
 test.describe('who was never here', () => {
   // Where a browser has stored something already, the tool takes no other quota.
-  test.use({ storageState: NOBODY });
+  test.use({ storageState: NOBODY, hasOwnBrowser: true });
 
   test('a disk that fills up in the middle of a take costs nothing: the take is judged and saved as a file', async ({
     page,

@@ -1,5 +1,6 @@
 import { expect, demoTest as test } from '../../browser.ts';
-import { SOUNDS } from '../../sounds.ts';
+import { encodeWav } from '@inner-hum/core/formats';
+import { playFaultySwell } from '../../sounds.ts';
 
 test('two takes by ear, another player brought in, and a day as a page that opens from disk without a network', async ({
   page,
@@ -22,7 +23,9 @@ test('two takes by ear, another player brought in, and a day as a page that open
   const door = page.locator('input[type="file"]');
   await door.setInputFiles({ name: 'song.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('no sound') });
   await expect(page.getByTestId('bring-in')).toContainText('the browser cannot read that sound');
-  await door.setInputFiles(SOUNDS.faultySwell);
+  const { samples, sampleRateHz } = playFaultySwell();
+  const wav = await encodeWav({ samples, sampleRateHz }, 16);
+  await door.setInputFiles({ name: 'another.wav', mimeType: 'audio/wav', buffer: Buffer.from(wav) });
   await expect(page.getByTestId('bring-in')).toContainText('1 take brought in', {
     timeout: 30_000,
   });

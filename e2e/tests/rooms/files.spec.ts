@@ -239,29 +239,33 @@ test('plays on without a network once it was opened, and finds its takes in ever
   await context.close();
 });
 
-test('room that runs out is told while there is time, and the sound of old takes can go without the rest', async ({
-  page,
-  context,
-  baseURL,
-}) => {
-  await playToTheEnd(page);
-  const devtools = await context.newCDPSession(page);
-  await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '', quotaSize: 100_000_000 });
-  await playToTheEnd(page);
-  await expect(trouble(page, 'storageLow')).toBeVisible({ timeout: 20_000 });
-  await page.getByRole('button', { name: 'Make room' }).click();
-  await expect(page.getByText('There is room for less than 250 MB more.', { exact: false })).toBeVisible();
-  // Yesterday's takes: the day is moved, for the journey cannot wait.
-  await putTakes(page, { day: '2026-01-05' });
-  await page.reload();
-  await page.getByLabel('Takes before').fill(new Date().toISOString().slice(0, 10));
-  await page.getByRole('button', { name: /Let the sound of 2 takes go/ }).click();
-  await expect(page.getByTestId('keeping-told')).toContainText('everything else of them is here');
-  expect(await rowsOf(page, 'sounds')).toHaveLength(0);
-  await page.goto('/takes');
-  await page.locator('main a[href^="/takes/"]').first().click();
-  await page.getByRole('button', { name: /Listen/ }).click();
-  await expect(page.getByText('Its sound was let go to make room.')).toBeVisible();
+test.describe('a disk of its own', () => {
+  test.use({ hasOwnBrowser: true });
+
+  test('room that runs out is told while there is time, and the sound of old takes can go without the rest', async ({
+    page,
+    context,
+    baseURL,
+  }) => {
+    await playToTheEnd(page);
+    const devtools = await context.newCDPSession(page);
+    await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '', quotaSize: 100_000_000 });
+    await playToTheEnd(page);
+    await expect(trouble(page, 'storageLow')).toBeVisible({ timeout: 20_000 });
+    await page.getByRole('button', { name: 'Make room' }).click();
+    await expect(page.getByText('There is room for less than 250 MB more.', { exact: false })).toBeVisible();
+    // Yesterday's takes: the day is moved, for the journey cannot wait.
+    await putTakes(page, { day: '2026-01-05' });
+    await page.reload();
+    await page.getByLabel('Takes before').fill(new Date().toISOString().slice(0, 10));
+    await page.getByRole('button', { name: /Let the sound of 2 takes go/ }).click();
+    await expect(page.getByTestId('keeping-told')).toContainText('everything else of them is here');
+    expect(await rowsOf(page, 'sounds')).toHaveLength(0);
+    await page.goto('/takes');
+    await page.locator('main a[href^="/takes/"]').first().click();
+    await page.getByRole('button', { name: /Listen/ }).click();
+    await expect(page.getByText('Its sound was let go to make room.')).toBeVisible();
+  });
 });
 
 test('a row that cannot be read is put aside, and the rooms open', async ({ page }) => {

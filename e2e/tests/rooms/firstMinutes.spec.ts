@@ -8,12 +8,20 @@ test('the round that teaches the ribbon: six words by one key, again from the Ca
   await page.goto('/');
   await page.getByRole('link', { name: 'or first learn to read the ribbon' }).click();
   const stage = page.locator('[data-lesson]');
-  for (const word of ['fat', 'thin', 'sharp', 'flat', 'airy', 'torn']) {
+  const lessons = ['fat', 'thin', 'sharp', 'flat', 'airy', 'torn'];
+  for (const [place, word] of lessons.entries()) {
     await expect(stage).toHaveAttribute('data-lesson', word);
     await expect(page.getByRole('button', { name: `Make it ${word}` })).toBeVisible();
-    await page.keyboard.press('PageDown');
-    await expect(stage).toHaveAttribute('data-phase', 'heard');
-    await page.keyboard.press('PageDown');
+    // Each sounds as long as it is: the first and the last are heard out.
+    if (place === 0 || word === 'torn') {
+      await page.keyboard.press('PageDown');
+      await expect(stage).toHaveAttribute('data-phase', 'heard');
+      await page.keyboard.press('PageDown');
+      // A lesson that is left before it sounds does not sound in the next.
+    } else {
+      await page.keyboard.press('PageDown');
+      await page.getByRole('button', { name: lessons[place + 1], exact: true }).click();
+    }
   }
   // Then the three questions, which were not answered yet.
   await firstVisit(page, 'stand-in player');

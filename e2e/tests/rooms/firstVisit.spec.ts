@@ -44,7 +44,7 @@ const VISITS = [
 
 for (const { screen, size, locale, horn, standIn, begin, closer, told, saying, rooms } of VISITS)
   test.describe(`on ${screen}, ${locale}`, () => {
-    test.use({ viewport: size, locale });
+    test.use({ hasOwnBrowser: true, viewport: size, locale });
 
     test('a first visit leads to a judged take, and from there into the rooms', async ({ page }) => {
       const inWidth = async () =>

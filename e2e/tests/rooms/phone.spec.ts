@@ -1,6 +1,11 @@
 import { expect, inPhase, STATES, test } from '../../browser.ts';
 
-test.use({ storageState: STATES.standIn, viewport: { width: 390, height: 844 }, hasTouch: true });
+test.use({
+  hasOwnBrowser: true,
+  storageState: STATES.standIn,
+  viewport: { width: 390, height: 844 },
+  hasTouch: true,
+});
 
 test('a phone on the stand: first swell by touch, verdict, closer look, and back by the places below', async ({
   page,

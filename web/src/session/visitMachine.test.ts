@@ -118,6 +118,10 @@ it('opens an input once, whatever room follows, and enters what is wanted then',
   // The simulated player takes its place: what is then said of the microphone is no news.
   const other = open.say({ type: 'arm', setup: setupOf(), exercise: SWELL, address: '/stand/swell' });
   expect(other.does('open')).toMatchObject({ input: 'standIn', openingId: 2 });
+  // The next input may have no way to the room, so a drone is stilled before it.
+  const order = other.effects.map((effect) => effect.do);
+  expect(order.indexOf('stopDrone')).toBeGreaterThanOrEqual(0);
+  expect(order.indexOf('stopDrone')).toBeLessThan(order.indexOf('open'));
   const before = other.state;
   expect(other.say({ type: 'notOpened', openingId: 1, trouble: 'micBusy' }).state).toBe(before);
   expect(other.open().state.phase).toBe('armed');

@@ -142,9 +142,12 @@ function open(state: VisitState, input: DeskInput, lost: boolean): Step {
   const left: VisitState = { ...state, phase: 'opening', take: null, restUntil: null };
   if (state.opening?.input === input) return [left, []];
   const id = state.openings + 1;
+  // Where it sounds, another input may have no way to still it.
+  const isOther = state.input !== null && state.input !== input;
   return [
     { ...left, input: null, openings: id, opening: { id, input, lost } },
     [
+      ...(isOther ? [{ do: 'stopDrone' } as const] : []),
       { do: 'tellNoLonger', troubles: INPUT_TROUBLES },
       { do: 'open', openingId: id, input },
     ],

@@ -1,9 +1,13 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 
-/** Keys that act unless the focus is on a button or a link, which they would press instead. */
+const PRESSING = new Set([' ', 'Enter']);
+
+/** Keys that act, but for those that press the button or link that has the focus. */
 export function useFreeKeys(keys: string, act: () => void): void {
   useHotkeys(keys, (event) => {
-    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
+    const { target } = event;
+    const isPressed = target instanceof HTMLButtonElement || target instanceof HTMLAnchorElement;
+    if (isPressed && PRESSING.has(event.key)) return;
     event.preventDefault();
     act();
   });

@@ -17,6 +17,8 @@ export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {
   const session = useSession();
   const player = useRef<TakePlayer | null>(null);
   const ended = useRef(false);
+  /** Counts what was asked for: a sound that comes after another was is let go of. */
+  const asked = useRef(0);
   const [track, setTrack] = useState<FrameTrack | null>(null);
   const [phase, setPhase] = useState<LessonPhase>('ready');
 
@@ -24,6 +26,7 @@ export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {
     setTrack(null);
     setPhase('ready');
     return () => {
+      asked.current++;
       player.current?.close();
       player.current = null;
     };
@@ -34,6 +37,7 @@ export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {
     player.current?.close();
     player.current = null;
     ended.current = false;
+    const mine = ++asked.current;
     const { samples, columns } = await session.hearStandIn({
       exercise: LESSON_EXERCISE,
       hornId,
@@ -43,6 +47,7 @@ export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {
       sampleRateHz: SAMPLE_RATE_HZ,
       seed: 5,
     });
+    if (mine !== asked.current) return;
     const end = () => {
       ended.current = true;
       setPhase('heard');

@@ -1,0 +1,24 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { test as setup } from '@playwright/test';
+import { encodeWav } from '@inner-hum/core/formats';
+import {
+  playClimb,
+  playDrone,
+  playFaultySwell,
+  playPairedRound,
+  playSoftAndLoud,
+  SOUNDS,
+} from '../sounds.ts';
+
+setup('what the fake microphones play', async () => {
+  mkdirSync(dirname(SOUNDS.faultySwell), { recursive: true });
+  const write = async (file: string, samples: Float32Array<ArrayBuffer>) =>
+    writeFileSync(file, await encodeWav({ sampleRateHz: 48000, samples }, 16));
+  await write(SOUNDS.faultySwell, playFaultySwell().samples);
+  await write(SOUNDS.climb, playClimb().samples);
+  await write(SOUNDS.pairedRound, playPairedRound().samples);
+  await write(SOUNDS.drone, playDrone());
+  await write(SOUNDS.silence, new Float32Array(48000 * 60));
+  await write(SOUNDS.softAndLoud, playSoftAndLoud());
+});
