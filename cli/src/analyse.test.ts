@@ -8,19 +8,31 @@ import { encodeWav } from '@inner-hum/core/formats';
 import { hornById } from '@inner-hum/core/horn';
 import { playExercise, STEADY_HAND } from '@inner-hum/core/standin';
 import { readOptions } from './options.ts';
+import { runCommand } from './runCommand.ts';
 import type { FileAnalysis } from './analyseFile.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'inner-hum-'));
 const command = join(import.meta.dirname, '../../scripts/analyse.mjs');
 
+const lines = (text: string) => (text === '' ? [] : text.trim().split('\n'));
+
 function analyse(...args: string[]) {
+  let said = '';
+  let complained = '';
+  const status = runCommand(args, folder, {
+    say: (text) => (said += text),
+    complain: (line) => (complained += `${line}\n`),
+  });
+  return { status, said: lines(said), complained: lines(complained) };
+}
+
+/** As it is typed. */
+function typed(...args: string[]) {
   const { status, stdout, stderr } = spawnSync(process.execPath, [command, ...args], {
     cwd: folder,
     env: { ...process.env, INIT_CWD: folder },
     encoding: 'utf8',
-    maxBuffer: 1 << 28,
   });
-  const lines = (text: string) => (text === '' ? [] : text.trim().split('\n'));
   return { status, said: lines(stdout), complained: lines(stderr) };
 }
 
@@ -71,7 +83,7 @@ describe('the readable summary', () => {
   });
 
   it('explains itself when asked for what it has not', () => {
-    const { status, said, complained } = analyse('--horn', 'kazoo', 'x.wav');
+    const { status, said, complained } = typed('--horn', 'kazoo', 'x.wav');
     expect([status, said]).toEqual([2, []]);
     expect(complained[0]).toBe('No such horn: kazoo.');
     expect(complained[1]).toMatch(/^Usage: .*baritone/);

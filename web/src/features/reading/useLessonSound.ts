@@ -25,8 +25,9 @@ export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {
   useEffect(() => {
     setTrack(null);
     setPhase('ready');
+    const counter = asked;
     return () => {
-      asked.current++;
+      counter.current++;
       player.current?.close();
       player.current = null;
     };
