@@ -40,7 +40,7 @@ test('a device that comes or goes is told, and opening the microphone again goes
   await inPhase(page, 'armed').waitFor();
   await page.evaluate(() => navigator.mediaDevices.dispatchEvent(new Event('devicechange')));
   await expect(trouble(page, 'deviceChanged')).toBeVisible();
-  await page.getByRole('button', { name: 'All right' }).click();
+  await trouble(page, 'deviceChanged').getByRole('button', { name: 'All right' }).click();
   await expect(trouble(page, 'deviceChanged')).toHaveCount(0);
 });
 
