@@ -1,11 +1,6 @@
+import { COLUMN_FIGURES, figureRow, UNITS } from '../figures/index.ts';
 import { plainName, type HornId } from '../horn/index.ts';
-import {
-  isPlain,
-  type ItemMeasures,
-  type NoteAnalysis,
-  type TakeAnalysis,
-  type TakeContext,
-} from '../judge/index.ts';
+import { isHarmless, type NoteAnalysis, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
 import { headed, rounded, toCsv, type Cell } from './csv.ts';
 
 /** A take as a table needs it. */
@@ -25,47 +20,8 @@ export interface TabledTake {
   playerNote: string;
 }
 
-type Figure = {
-  [Name in keyof ItemMeasures]-?: NonNullable<ItemMeasures[Name]> extends number ? Name : never;
-}[keyof ItemMeasures];
-
 /** The figures of a note in the order of their columns, each with its unit; empty: a plain number. */
-const FIGURES: readonly [Figure, string][] = [
-  ['centsMean', 'cents'],
-  ['centsSpread', 'cents'],
-  ['driftCentsPerSecond', 'cents/s'],
-  ['softEndCents', 'cents'],
-  ['loudEndCents', 'cents'],
-  ['bendWithLevel', 'cents/10 dB'],
-  ['bendWithLevelR2', ''],
-  ['levelDb', 'dBFS'],
-  ['levelSpreadDb', 'dB'],
-  ['levelDriftDbPerSecond', 'dB/s'],
-  ['dynamicSpanDb', 'dB'],
-  ['brightness', 'harmonic number'],
-  ['breathDb', 'dB'],
-  ['colourShift', 'harmonic numbers/10 dB'],
-  ['vibratoHz', 'Hz'],
-  ['vibratoCents', 'cents'],
-  ['vibratoRegularity', ''],
-  ['responseMs', 'ms'],
-  ['swellErrorDb', 'dB'],
-  ['levelOffsetDb', 'dB'],
-  ['wrongWayPercent', '%'],
-  ['peakOffsetBeats', 'beats'],
-  ['holdSeconds', 's'],
-  ['holdBeats', 'beats'],
-  ['onsetOffsetMs', 'ms'],
-  ['firstPartial', ''],
-  ['landingCents', 'cents'],
-  ['settleMs', 'ms'],
-  ['stepDb', 'dB'],
-  ['stepBrightness', 'harmonic numbers'],
-  ['stepCents', 'cents'],
-  ['slurMs', 'ms'],
-  ['overshootCents', 'cents'],
-  ['gapMs', 'ms'],
-];
+const FIGURE_COLUMNS = COLUMN_FIGURES.map((id) => [id, UNITS[figureRow(id).unit]] as const);
 const DIGITS = 3;
 
 /** What is told of every note besides its figures. */
@@ -93,7 +49,7 @@ const LAST = [['playerNote', '']] as const;
 function noteCells(take: TabledTake, note: NoteAnalysis): Cell[] {
   const { context, analysis } = take;
   const exercise = context?.exercise;
-  const plain = note.verdict?.findings.every(isPlain) ?? null;
+  const plain = note.verdict?.findings.every(isHarmless) ?? null;
   const leading: Record<(typeof LEADING)[number][0], Cell> = {
     takeId: take.id,
     day: take.day,
@@ -115,7 +71,7 @@ function noteCells(take: TabledTake, note: NoteAnalysis): Cell[] {
   };
   return [
     ...LEADING.map(([name]) => leading[name]),
-    ...FIGURES.map(([name]) => rounded(note.measures?.[name] ?? null, DIGITS)),
+    ...FIGURE_COLUMNS.map(([name]) => rounded(note.measures?.[name] ?? null, DIGITS)),
     take.playerNote,
   ];
 }
@@ -123,7 +79,7 @@ function noteCells(take: TabledTake, note: NoteAnalysis): Cell[] {
 const notesOfTake = ({ analysis }: TabledTake) =>
   (analysis?.items ?? []).filter((item): item is NoteAnalysis => item.kind === 'note');
 
-const COLUMNS: readonly (readonly [string, string])[] = [...LEADING, ...FIGURES, ...LAST];
+const COLUMNS: readonly (readonly [string, string])[] = [...LEADING, ...FIGURE_COLUMNS, ...LAST];
 
 /**
  * Every judged note of some takes as CSV (RFC 4180): units in the header, nothing read as a formula, no answer is empty.

@@ -1,111 +1,170 @@
+import type { Judged } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
+import type { Advice } from './advice.ts';
+
+/** What is said of a kind of finding in one place; all else about it is derived from here. */
+export interface FindingRow<Payload> {
+  /** The weightiest is told: what is not there, a torn tone, how it began, then stairs, beat, pitch, shape. */
+  weight: number;
+  advice: Advice;
+  /** What a note must be judged by for it to count; null: what happens is always told. */
+  judged: Judged | null;
+  /** Nothing stood out: it takes nothing from what was as written. */
+  harmless: boolean;
+  /** Which of several sentences says it: none, or all of these. */
+  forms: readonly string[];
+  formOf(payload: Payload): string;
+}
+
+interface Told<Payload> {
+  judged?: Judged;
+  harmless?: true;
+  forms?: readonly string[];
+  formOf?(payload: Payload): string;
+}
+
+type Nothing = Record<never, never>;
+
+function row<Payload = Nothing>(
+  weight: number,
+  advice: Advice,
+  told: Told<Payload> = {},
+): FindingRow<Payload> {
+  return {
+    weight,
+    advice,
+    judged: told.judged ?? null,
+    harmless: told.harmless ?? false,
+    forms: told.forms ?? [],
+    formOf: told.formOf ?? (() => ''),
+  };
+}
+
+/** One sentence for each side of a figure. */
+const sided = <Payload>(below: string, above: string, figure: (payload: Payload) => number) => ({
+  forms: [below, above],
+  formOf: (payload: Payload) => (figure(payload) > 0 ? above : below),
+});
+const flatOrSharp = sided<{ cents: number }>('Flat', 'Sharp', ({ cents }) => cents);
+
+/** Another partial than the one that was wanted; the first has a name. */
+const fundamental = <Payload>(partial: (payload: Payload) => number) => ({
+  forms: ['', 'Fundamental'],
+  formOf: (payload: Payload) => (partial(payload) === 1 ? 'Fundamental' : ''),
+});
+
+type At = { atSeconds: number };
+type Partials = { partial: number; wanted: number };
+type Subtone = { airierDb: number; softerDb: number };
+type Swing = { hz: number; cents: number; regularity: number };
+type SwingAsked = { hz: number; leastHz: number; mostHz: number };
+type Hold = { seconds: number; cause: 'completed' | 'pitch' | 'level' | 'breath' | 'partial' | 'gap' };
+
+/**
+ * What may stand out in a note, a row each, with its figures; a figure is put into the sentence by its name. The interface has the words: the
+ * sentence of a finding is `finding.` and its name, with its form.
+ */
+export const FINDINGS = {
+  missed: row(100, 'countTheRest'),
+  /** Loud without a pitch: instead of the note, or before it came. */
+  onlySquawk: row(97, 'voiceFirst'),
+  wrongNote: row<{ heardMidi: WrittenMidi }>(95, 'nameItFirst'),
+  /** Another partial of the fingered tube sounded for most of the note, under or over the one that was wanted. */
+  lowPartial: row<Partials>(
+    93,
+    'voiceHigher',
+    fundamental(({ partial }) => partial),
+  ),
+  highPartial: row<Partials>(93, 'voiceLower'),
+  /** It spoke, and fell to a lower partial to its end. */
+  fellBack: row<At & { to: number }>(
+    91,
+    'keepTheVoicing',
+    fundamental(({ to }) => to),
+  ),
+  jump: row<At & { to: number }>(90, 'moreAirBeforeJump'),
+  breath: row<At>(88, 'oneBreathSooner'),
+  restart: row<At>(85, 'goOnAnyway'),
+  gap: row<At & { lengthMs: number }>(80, 'keepAirThrough'),
+  slurGap: row<{ lengthMs: number }>(78, 'airNotFingers', { judged: 'slur' }),
+  squawk: row<{ ms: number }>(74, 'voiceFirst'),
+  firstPartial: row<{ partial: number }>(72, 'startOnTheNote', { judged: 'start' }),
+  short: row<{ heldSeconds: number; writtenSeconds: number }>(70, 'shorterFirst', { judged: 'hold' }),
+  gapBreath: row(65, 'holdTheAir', { judged: 'silence' }),
+  response: row<{ ms: number }>(60, 'softestThatSpeaks', { judged: 'start' }),
+  crack: row<At & { to: number }>(55, 'moreAirBeforeJump'),
+  stair: row<At & { count: number; worstDb: number }>(50, 'slowerThroughStair', { judged: 'dynamics' }),
+  /** A subtone was asked for: still full, or soft or airy without being one. */
+  stillFull: row<Subtone>(48, 'chinDown', { judged: 'tone' }),
+  weakTone: row<Subtone>(48, 'fromAHint', { judged: 'tone' }),
+  beat: row<{ ms: number }>(45, 'breatheWithTheBeat', {
+    judged: 'beat',
+    ...sided('Early', 'Late', ({ ms }) => ms),
+  }),
+  slowSlur: row<{ ms: number }>(42, 'fingersTogether', { judged: 'slur' }),
+  overshoot: row<{ cents: number }>(40, 'arriveOnTheNote', { judged: 'slur' }),
+  /** Bent less far than written; and how far off it came back. */
+  bendShort: row<{ cents: number; wantedCents: number }>(36, 'bendByTongue'),
+  /** Beside the other sound of the same pitch: too far off in pitch or colour. */
+  pitchApart: row<{ cents: number }>(35, 'samePitchFirst', { judged: 'match', ...flatOrSharp }),
+  loudEnd: row<{ cents: number }>(34, 'loudEndVoicing', { judged: 'pitch', ...flatOrSharp }),
+  softEnd: row<{ cents: number }>(34, 'softEndVoicing', { judged: 'pitch', ...flatOrSharp }),
+  bendBack: row<{ cents: number }>(33, 'comeBackByEar', { judged: 'pitch', ...flatOrSharp }),
+  pitch: row<{ cents: number }>(32, 'hearNoteFirst', { judged: 'pitch', ...flatOrSharp }),
+  hum: row<{ cents: number }>(31, 'hearNoteFirst', flatOrSharp),
+  landing: row<{ cents: number }>(30, 'hearNoteFirst', { judged: 'pitch', ...flatOrSharp }),
+  colourApart: row<{ db: number }>(29, 'sameSoundFirst', { judged: 'match' }),
+  /** The colour was to move and stayed; how far it moved, in harmonic numbers. */
+  colourStill: row<{ harmonics: number }>(28, 'widerVowels', { judged: 'colour' }),
+  vibratoMissing: row(27, 'swingOnTheBeat', { judged: 'vibrato' }),
+  vibratoThere: row<Swing>(27, 'straightTone', { judged: 'vibrato' }),
+  vibratoSlow: row<SwingAsked>(26, 'quickerSwing', { judged: 'vibrato' }),
+  vibratoFast: row<SwingAsked>(26, 'slowerSwing', { judged: 'vibrato' }),
+  vibratoUneven: row<{ regularity: number }>(25, 'swingOnTheBeat', { judged: 'vibrato' }),
+  peak: row<{ beats: number }>(20, 'countTheTurn', {
+    judged: 'dynamics',
+    ...sided('Early', 'Late', ({ beats }) => beats),
+  }),
+  swellError: row<{ db: number }>(15, 'smallerSpan', { judged: 'dynamics' }),
+  unsteady: row<{ db: number }>(15, 'steadyAir', { judged: 'dynamics' }),
+  step: row<{ db: number }>(12, 'sameAir', {
+    judged: 'line',
+    ...sided('Softer', 'Louder', ({ db }) => db),
+  }),
+  wander: row<{ cents: number }>(10, 'steadyAir', { judged: 'pitch' }),
+  // What there is to say where nothing stood out.
+  held: row<Hold>(1, 'holdLonger', {
+    harmless: true,
+    forms: ['', 'Completed'],
+    formOf: ({ cause }) => (cause === 'completed' ? 'Completed' : ''),
+  }),
+  bent: row<{ cents: number }>(1, 'addABeat', { harmless: true }),
+  colourMoved: row<{ harmonics: number; spreadCents: number }>(1, 'addABeat', { harmless: true }),
+  /** Bare air against the first of the phrase, + is more. */
+  airAgainst: row<{ db: number }>(1, 'takeTheFreer', {
+    harmless: true,
+    ...sided('Less', 'More', ({ db }) => db),
+  }),
+  matched: row<{ db: number; cents: number }>(1, 'moveOn', { harmless: true }),
+  subtone: row<Subtone>(1, 'holdLonger', { harmless: true }),
+  vibrato: row<Swing>(1, 'holdLonger', { harmless: true }),
+  even: row<{ errorDb: number; spreadCents: number }>(0, 'addABeat', { harmless: true }),
+  quiet: row(0, 'addABeat', { harmless: true }),
+};
+
+export type FindingKind = keyof typeof FINDINGS;
+type PayloadOf<Kind extends FindingKind> =
+  (typeof FINDINGS)[Kind] extends FindingRow<infer Payload> ? Payload : never;
 
 /** What stood out, with its figures. The interface turns it into words. */
-export type Finding =
-  | { kind: 'missed' }
-  | { kind: 'wrongNote'; heardMidi: WrittenMidi }
-  /** Loud without a pitch: instead of the note, or before it came. */
-  | { kind: 'onlySquawk' }
-  | { kind: 'squawk'; ms: number }
-  /** Another partial of the fingered tube sounded for most of the note, under or over the one that was wanted. */
-  | { kind: 'lowPartial' | 'highPartial'; partial: number; wanted: number }
-  /** It spoke, and fell to a lower partial to its end. */
-  | { kind: 'fellBack'; to: number; atSeconds: number }
-  | { kind: 'jump'; to: number; atSeconds: number }
-  | { kind: 'breath'; atSeconds: number }
-  | { kind: 'restart'; atSeconds: number }
-  | { kind: 'gap'; atSeconds: number; lengthMs: number }
-  | { kind: 'slurGap'; lengthMs: number }
-  | { kind: 'firstPartial'; partial: number }
-  | { kind: 'short'; heldSeconds: number; writtenSeconds: number }
-  | { kind: 'gapBreath' }
-  | { kind: 'response'; ms: number }
-  | { kind: 'crack'; to: number; atSeconds: number }
-  | { kind: 'stair'; count: number; worstDb: number; atSeconds: number }
-  | { kind: 'beat'; ms: number }
-  | { kind: 'slowSlur'; ms: number }
-  | { kind: 'overshoot'; cents: number }
-  | { kind: 'loudEnd'; cents: number }
-  | { kind: 'softEnd'; cents: number }
-  | { kind: 'pitch'; cents: number }
-  | { kind: 'hum'; cents: number }
-  | { kind: 'landing'; cents: number }
-  | { kind: 'peak'; beats: number }
-  | { kind: 'swellError'; db: number }
-  | { kind: 'unsteady'; db: number }
-  | { kind: 'step'; db: number }
-  | { kind: 'wander'; cents: number }
-  | { kind: 'held'; seconds: number; cause: 'completed' | 'pitch' | 'level' | 'breath' | 'partial' | 'gap' }
-  /** Bent less far than written; and how far off it came back. */
-  | { kind: 'bendShort'; cents: number; wantedCents: number }
-  | { kind: 'bendBack'; cents: number }
-  | { kind: 'bent'; cents: number }
-  /** The colour was to move and stayed; how far it moved, in harmonic numbers. */
-  | { kind: 'colourStill'; harmonics: number }
-  | { kind: 'colourMoved'; harmonics: number; spreadCents: number }
-  /** Bare air against the first of the phrase, + is more. */
-  | { kind: 'airAgainst'; db: number }
-  /** Beside the other sound of the same pitch: too far off in colour or pitch, or near enough. */
-  | { kind: 'colourApart'; db: number }
-  | { kind: 'pitchApart'; cents: number }
-  | { kind: 'matched'; db: number; cents: number }
-  /** A subtone was asked for: still full, soft or airy without being one, or one. */
-  | { kind: 'stillFull' | 'weakTone' | 'subtone'; airierDb: number; softerDb: number }
-  /** Vibrato against what was written. */
-  | { kind: 'vibratoThere' | 'vibrato'; hz: number; cents: number; regularity: number }
-  | { kind: 'vibratoMissing' }
-  | { kind: 'vibratoSlow' | 'vibratoFast'; hz: number; leastHz: number; mostHz: number }
-  | { kind: 'vibratoUneven'; regularity: number }
-  | { kind: 'even'; errorDb: number; spreadCents: number }
-  | { kind: 'quiet' };
+export type Finding = { [Kind in FindingKind]: { kind: Kind } & PayloadOf<Kind> }[FindingKind];
 
-/** The one thing to try next. */
-export type Advice =
-  | 'countTheRest'
-  | 'nameItFirst'
-  | 'chinDown'
-  | 'fromAHint'
-  | 'voiceHigher'
-  | 'voiceLower'
-  | 'keepTheVoicing'
-  | 'sameSoundFirst'
-  | 'samePitchFirst'
-  | 'moreAirBeforeJump'
-  | 'keepAirThrough'
-  | 'oneBreathSooner'
-  | 'goOnAnyway'
-  | 'airNotFingers'
-  | 'startOnTheNote'
-  | 'shorterFirst'
-  | 'holdTheAir'
-  | 'softestThatSpeaks'
-  | 'slowerThroughStair'
-  | 'breatheWithTheBeat'
-  | 'fingersTogether'
-  | 'arriveOnTheNote'
-  | 'loudEndVoicing'
-  | 'softEndVoicing'
-  | 'hearNoteFirst'
-  | 'countTheTurn'
-  | 'smallerSpan'
-  | 'sameAir'
-  | 'steadyAir'
-  | 'holdLonger'
-  | 'bendByTongue'
-  | 'comeBackByEar'
-  | 'widerVowels'
-  | 'takeTheFreer'
-  | 'voiceFirst'
-  | 'straightTone'
-  | 'swingOnTheBeat'
-  | 'slowerSwing'
-  | 'quickerSwing'
-  | 'moveOn'
-  | 'addABeat';
+/** Its row. */
+export const findingRow = ({ kind }: Pick<Finding, 'kind'>): FindingRow<unknown> =>
+  FINDINGS[kind] as FindingRow<unknown>;
 
-/** A finding with the weight it has against others and the advice it calls for. */
-export interface Weighed {
-  finding: Finding;
-  advice: Advice;
-  weight: number;
-}
+/** Which sentence says it: its name with its form. */
+export const sentenceOf = (finding: Finding): string => finding.kind + findingRow(finding).formOf(finding);
+
+/** Nothing stood out. */
+export const isHarmless = (finding: Pick<Finding, 'kind'>): boolean => findingRow(finding).harmless;

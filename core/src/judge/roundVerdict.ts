@@ -1,6 +1,7 @@
 import type { TakeAnalysis } from './analyseTake.ts';
-import type { Advice, Finding } from './finding.ts';
-import { isPlain, weigh } from './verdict.ts';
+import type { Advice } from './advice.ts';
+import { isHarmless, type Finding } from './finding.ts';
+import { weigh } from './verdict.ts';
 
 /** What a whole round comes to. */
 export interface RoundVerdict {
@@ -16,7 +17,7 @@ export interface RoundVerdict {
 export function judgeRound(phrases: readonly Pick<TakeAnalysis, 'items'>[]): RoundVerdict {
   const judged = phrases.flatMap(({ items }) => items).filter(({ verdict }) => verdict !== null);
   const stood = judged.flatMap(({ verdict }) =>
-    (verdict?.findings ?? []).filter((finding) => !isPlain(finding)),
+    (verdict?.findings ?? []).filter((finding) => !isHarmless(finding)),
   );
   const weighed = weigh(stood, null);
   const count = ({ finding }: (typeof weighed)[number]) =>
@@ -24,7 +25,7 @@ export function judgeRound(phrases: readonly Pick<TakeAnalysis, 'items'>[]): Rou
   const most = weighed.toSorted((a, b) => count(b) - count(a) || b.weight - a.weight).at(0);
   return {
     judged: judged.length,
-    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isPlain)).length,
+    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isHarmless)).length,
     recurring: most ? { count: count(most), finding: most.finding } : null,
     advice: most?.advice ?? 'moveOn',
   };

@@ -1,3 +1,4 @@
+import { isHarmless } from './finding.ts';
 import { median } from '../stats/index.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
@@ -6,7 +7,7 @@ import type { SwellMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes } from './noteTrack.ts';
 import type { Tolerance } from './tolerances.ts';
-import { isPlain, reachVerdict, weigh, type Verdict } from './verdict.ts';
+import { reachVerdict, weigh, type Verdict } from './verdict.ts';
 
 /** Slopes and ends across several notes would tell of the notes, not of the playing. */
 export const NO_SLOPES = {
@@ -76,7 +77,7 @@ export function reachWholeVerdict(items: readonly ItemAnalysis[], tolerance: Tol
   const told = judged
     .flatMap(({ item, verdict }) => weigh(verdict?.findings ?? [], null).map((each) => ({ ...each, item })))
     .toSorted((a, b) => b.weight - a.weight);
-  const standsOut = told.filter(({ finding }) => !isPlain(finding)).slice(0, 2);
+  const standsOut = told.filter(({ finding }) => !isHarmless(finding)).slice(0, 2);
   const shown = standsOut.length > 0 ? standsOut : told.slice(0, 1);
   const only = judged.length === 1 ? judged[0].verdict : null;
   const findings = shown.map(({ finding }) => finding);
@@ -86,6 +87,6 @@ export function reachWholeVerdict(items: readonly ItemAnalysis[], tolerance: Tol
     advice: only || standsOut.length > 0 ? whole.advice : 'moveOn',
     of: only ? only.findings.map(() => judged[0].item) : shown.map(({ item }) => item),
     judged: judged.length,
-    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isPlain)).length,
+    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isHarmless)).length,
   };
 }

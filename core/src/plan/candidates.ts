@@ -1,6 +1,6 @@
-import type { FamilyId } from '../exercise/index.ts';
+import { type FamilyId, skillOf } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
-import { skillOf, zoneOfNote, type Zone } from '../practice/index.ts';
+import { zoneOfNote, type Zone } from '../practice/index.ts';
 import { needOf, type Need } from './need.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { MATTERS, schoolItems, type SchoolItems } from './schools.ts';

@@ -1,27 +1,9 @@
 import { expect, it } from 'vitest';
-import { hornById, writtenMidi } from '../horn/index.ts';
+import { writtenMidi } from '../horn/index.ts';
 import type { Zone } from '../practice/index.ts';
+import { usualRequest } from '../testing/usualRequest.ts';
 import type { Candidate } from './candidates.ts';
 import { alternate, choose, total } from './chooseLines.ts';
-import type { SheetRequest } from './sheetRequest.ts';
-
-const request = (change: Partial<SheetRequest> = {}): SheetRequest => ({
-  horn: hornById('alto'),
-  minutes: 10,
-  aim: 'zones',
-  family: 'pairedSwells',
-  routine: [],
-  history: [],
-  now: 0,
-  dayStart: 0,
-  dayNumber: 0,
-  highSeconds: null,
-  loudSeconds: null,
-  kept: [],
-  notToday: [],
-  focus: [],
-  ...change,
-});
 
 let count = 0;
 /** Something to play for a minute, worth more than what comes after it. */
@@ -52,25 +34,25 @@ it('gives high playing no more than three tenths of a sheet, however much it is 
   const high = Array.from({ length: 8 }, () => wanted('palm'));
   const all = [...high, ...Array.from({ length: 4 }, () => wanted('low'))];
   // Of ten minutes three; of twenty, six.
-  expect(secondsOf(choose(all, LONG, request()), isHigh)).toBe(180);
-  expect(secondsOf(choose(all, LONG, request({ minutes: 20 })), isHigh)).toBe(360);
+  expect(secondsOf(choose(all, LONG, usualRequest()), isHigh)).toBe(180);
+  expect(secondsOf(choose(all, LONG, usualRequest({ minutes: 20 })), isHigh)).toBe(360);
   // The player's own limit where it is the lower one.
-  expect(secondsOf(choose(all, LONG, request({ highSeconds: 130 })), isHigh)).toBe(120);
-  expect(secondsOf(choose(all, LONG, request({ highSeconds: 0 })), isHigh)).toBe(0);
-  expect(secondsOf(choose(all, LONG, request({ highSeconds: 1000 })), isHigh)).toBe(180);
+  expect(secondsOf(choose(all, LONG, usualRequest({ highSeconds: 130 })), isHigh)).toBe(120);
+  expect(secondsOf(choose(all, LONG, usualRequest({ highSeconds: 0 })), isHigh)).toBe(0);
+  expect(secondsOf(choose(all, LONG, usualRequest({ highSeconds: 1000 })), isHigh)).toBe(180);
   // A school that plays high does so on purpose; the player's limit holds for it too.
   const school = Array.from({ length: 5 }, () => wanted('altissimo', { isSchool: true }));
-  expect(secondsOf(choose(school, LONG, request()), isHigh)).toBeGreaterThan(180);
-  expect(secondsOf(choose(school, LONG, request({ highSeconds: 130 })), isHigh)).toBe(120);
+  expect(secondsOf(choose(school, LONG, usualRequest()), isHigh)).toBeGreaterThan(180);
+  expect(secondsOf(choose(school, LONG, usualRequest({ highSeconds: 130 })), isHigh)).toBe(120);
 });
 
 it('keeps loud playing within what is left of the day', () => {
   const all = Array.from({ length: 6 }, (_, i) => wanted('low', { isLoud: i % 2 === 0 }));
   const isLoud = ({ item }: Candidate) => item.isLoud;
-  expect(secondsOf(choose(all, LONG, request()), isLoud)).toBe(180);
-  expect(secondsOf(choose(all, LONG, request({ loudSeconds: 120 })), isLoud)).toBe(120);
-  expect(secondsOf(choose(all, LONG, request({ loudSeconds: 119 })), isLoud)).toBe(60);
-  const none = choose(all, LONG, request({ loudSeconds: 0 }));
+  expect(secondsOf(choose(all, LONG, usualRequest()), isLoud)).toBe(180);
+  expect(secondsOf(choose(all, LONG, usualRequest({ loudSeconds: 120 })), isLoud)).toBe(120);
+  expect(secondsOf(choose(all, LONG, usualRequest({ loudSeconds: 119 })), isLoud)).toBe(60);
+  const none = choose(all, LONG, usualRequest({ loudSeconds: 0 }));
   expect(secondsOf(none, isLoud)).toBe(0);
   // What is soft is not held back by it.
   expect(none).toHaveLength(3);
@@ -79,21 +61,21 @@ it('keeps loud playing within what is left of the day', () => {
 it('fills the time there is, and no more', () => {
   const all = Array.from({ length: 10 }, () => wanted('low'));
   const one = total(all[0].item);
-  for (const count of [0, 1, 3, 10]) expect(choose(all, count * one, request())).toHaveLength(count);
-  expect(choose(all, 3 * one - 1, request())).toHaveLength(2);
+  for (const count of [0, 1, 3, 10]) expect(choose(all, count * one, usualRequest())).toHaveLength(count);
+  expect(choose(all, 3 * one - 1, usualRequest())).toHaveLength(2);
 });
 
 it('takes something low, something middle and something high before more of what is worth most', () => {
   const all = [wanted('low'), wanted('low'), wanted('low'), wanted('middle'), wanted('palm')];
-  const zones = choose(all, 3 * total(all[0].item), request()).map(({ item }) => item.zone);
+  const zones = choose(all, 3 * total(all[0].item), usualRequest()).map(({ item }) => item.zone);
   expect(zones.toSorted()).toEqual(['low', 'middle', 'palm']);
 });
 
 it('takes a family twice at most, and one line once', () => {
   const same = Array.from({ length: 4 }, () => wanted('low', { family: 'longHold' }));
-  expect(choose(same, LONG, request())).toHaveLength(2);
+  expect(choose(same, LONG, usualRequest())).toHaveLength(2);
   const twice = wanted('low');
-  expect(choose([twice, { ...twice }], LONG, request())).toHaveLength(1);
+  expect(choose([twice, { ...twice }], LONG, usualRequest())).toHaveLength(1);
 });
 
 it('puts heavy and light in turn as long as there are both', () => {

@@ -1,5 +1,6 @@
+import { skillOf, type Skill } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
-import { skillOf, type Skill, type Zone } from '../practice/index.ts';
+import { type Zone } from '../practice/index.ts';
 import type { PracticeHistory, Tries } from './practiceHistory.ts';
 
 /** The latest tries of something; `daysSince` null where it was never played. */

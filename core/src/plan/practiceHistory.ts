@@ -1,5 +1,6 @@
+import { skillOf, type Skill } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
-import { skillOf, zoneOfNote, type PractisedNote, type Skill, type Zone } from '../practice/index.ts';
+import { zoneOfNote, type PractisedNote, type Zone } from '../practice/index.ts';
 
 /** What was played of something, latest first. */
 export type Tries = readonly Pick<PractisedNote, 'at' | 'asWritten'>[];

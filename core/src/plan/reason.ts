@@ -1,5 +1,6 @@
+import type { Skill } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
-import type { Skill, Zone } from '../practice/index.ts';
+import type { Zone } from '../practice/index.ts';
 import type { Candidate } from './candidates.ts';
 import type { Tally } from './need.ts';
 import type { SchoolItems } from './schools.ts';

@@ -1,6 +1,6 @@
-import type { FamilyId } from '../exercise/index.ts';
+import type { FamilyId, Skill } from '../exercise/index.ts';
 import type { Horn, WrittenMidi } from '../horn/index.ts';
-import type { PractisedNote, Skill, Zone } from '../practice/index.ts';
+import type { PractisedNote, Zone } from '../practice/index.ts';
 import type { RoutineItem } from './routineItem.ts';
 import type { Aim } from './schools.ts';
 

@@ -3,6 +3,7 @@ import { expect, it } from 'vitest';
 import { hornById, HORN_IDS, writtenMidi } from '../horn/index.ts';
 import { NO_FIGURES, type PractisedNote } from '../practice/index.ts';
 import { createRandom } from '../signal/index.ts';
+import { usualRequest } from '../testing/usualRequest.ts';
 import { needOf, type Wanted } from './need.ts';
 import type { RoutineItem } from './routineItem.ts';
 import { practiceHistory } from './practiceHistory.ts';
@@ -14,23 +15,8 @@ import { todaySheet } from './todaySheet.ts';
 const DAY_MS = 24 * 3600_000;
 const NOW = 20_000 * DAY_MS;
 
-const request = (change: Partial<SheetRequest> = {}): SheetRequest => ({
-  horn: hornById('alto'),
-  minutes: 10,
-  aim: 'zones',
-  family: 'pairedSwells',
-  routine: [],
-  history: [],
-  now: NOW,
-  dayStart: NOW,
-  dayNumber: 20_000,
-  highSeconds: null,
-  loudSeconds: null,
-  kept: [],
-  notToday: [],
-  focus: [],
-  ...change,
-});
+const request = (change: Partial<SheetRequest> = {}) =>
+  usualRequest({ now: NOW, dayStart: NOW, dayNumber: 20_000, ...change });
 
 /** Tries at an item, all at one moment. */
 function triesAt(

@@ -1,7 +1,7 @@
+import { skillOf, type Skill } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
 import { figureOf } from './figures.ts';
 import type { PractisedNote } from './practisedNotes.ts';
-import { skillOf, type Skill } from './skill.ts';
 import { zoneOfNote, type Zone } from './zone.ts';
 
 interface AnyMilestone {

@@ -1,5 +1,5 @@
+import { SKILLS, skillOf, type Skill } from '../exercise/index.ts';
 import type { PractisedNote } from './practisedNotes.ts';
-import { SKILLS, skillOf, type Skill } from './skill.ts';
 import { ZONES, zoneOfNote, type Zone } from './zone.ts';
 
 /** Seconds of tone, by where they lay on the horn and by what they were for. */

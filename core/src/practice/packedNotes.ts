@@ -1,6 +1,6 @@
+import { KEPT_FIGURES } from '../figures/index.ts';
 import { writtenMidi } from '../horn/index.ts';
 import { CoreError } from '../signal/index.ts';
-import { FIGURES } from './figures.ts';
 import type { PractisedNote } from './practisedNotes.ts';
 
 /** Many practised notes in little room: one row of numbers a note. */
@@ -14,7 +14,7 @@ export interface PackedNotes {
 }
 
 const BEFORE_FIGURES = 6;
-const WIDTH = BEFORE_FIGURES + FIGURES.length;
+const WIDTH = BEFORE_FIGURES + KEPT_FIGURES.length;
 
 /** Packs notes of one day, which is kept beside them; moments to a second, figures to single precision. */
 export function packNotes(notes: readonly PractisedNote[]): PackedNotes {

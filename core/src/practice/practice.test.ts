@@ -6,12 +6,12 @@ import { hornById, writtenMidi } from '../horn/index.ts';
 import { analyseTake } from '../judge/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { playExercise, WARM_UP, type ItemFault } from '../standin/index.ts';
+import { KEPT_FIGURES } from '../figures/index.ts';
 import { figuresOf } from './figures.ts';
 import {
   callsMade,
   changeAt,
   earScore,
-  FIGURES,
   gearChanges,
   goalProgress,
   milestonesOf,
@@ -44,8 +44,8 @@ function noteOf(change: Partial<PractisedNote> = {}): PractisedNote {
   };
 }
 
-const withFigure = (name: (typeof FIGURES)[number], value: number) =>
-  FIGURES.map((each) => (each === name ? value : null));
+const withFigure = (name: (typeof KEPT_FIGURES)[number], value: number) =>
+  KEPT_FIGURES.map((each) => (each === name ? value : null));
 
 it('reads a take as practice, note by note, where it is fingered', () => {
   const family = familyById('overtoneHits');
@@ -98,8 +98,8 @@ it('packs any notes into rows and back', () => {
     seconds: fc.float({ min: 0, max: 60, noNaN: true }),
     asWritten: fc.boolean(),
     figures: fc.array(fc.option(fc.float({ min: -100, max: 100, noNaN: true })), {
-      minLength: FIGURES.length,
-      maxLength: FIGURES.length,
+      minLength: KEPT_FIGURES.length,
+      maxLength: KEPT_FIGURES.length,
     }),
   });
   fc.assert(
@@ -316,7 +316,7 @@ it('keeps of an item the figures that mean something for it', () => {
   const item = { kind: 'note', measures } as unknown as Parameters<typeof figuresOf>[0];
   const written = (open: boolean) => ({ kind: 'note', open }) as unknown as Parameters<typeof figuresOf>[1];
   const read = (figures: ReturnType<typeof figuresOf>) =>
-    Object.fromEntries(FIGURES.flatMap((name, i) => (figures[i] === null ? [] : [[name, figures[i]]])));
+    Object.fromEntries(KEPT_FIGURES.flatMap((name, i) => (figures[i] === null ? [] : [[name, figures[i]]])));
   // How long it was held counts only where that was asked for.
   expect(read(figuresOf(item, written(true)))).toEqual({ centsMean: 3, holdSeconds: 7, subtoneAirierDb: 11 });
   expect(read(figuresOf(item, written(false)))).toEqual({ centsMean: 3, subtoneAirierDb: 11 });

@@ -1,12 +1,13 @@
+import { KEPT_FIGURES, type KeptFigure } from '../figures/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
 import { mean, median } from '../stats/index.ts';
-import { figureOf, FIGURES, type FigureName } from './figures.ts';
+import { figureOf } from './figures.ts';
 import type { PractisedNote } from './practisedNotes.ts';
 import { zoneOfNote, type Zone } from './zone.ts';
 
 /** What a trend may be of: a figure, or the share that was as written, in percent. */
-export const TREND_MEASURES = ['asWrittenPercent', ...FIGURES] as const;
-export type TrendMeasure = 'asWrittenPercent' | FigureName;
+export const TREND_MEASURES = ['asWrittenPercent', ...KEPT_FIGURES] as const;
+export type TrendMeasure = 'asWrittenPercent' | KeptFigure;
 
 /** Which notes a trend is of; null: any. */
 export interface TrendScope {

@@ -14,6 +14,7 @@ export {
 } from './cueTrial.ts';
 export {
   measureOf,
+  TRIAL_FIGURES,
   TRIAL_MEASURES,
   trialResult,
   type Sitting,

@@ -1,4 +1,5 @@
-import { figureOf, type FigureName, type PractisedNote } from '../practice/index.ts';
+import { figureRow, type KeptFigure } from '../figures/index.ts';
+import { figureOf, type PractisedNote } from '../practice/index.ts';
 import { meanWithInterval, type MeanInterval } from '../stats/index.ts';
 import type { Side } from './cueTrial.ts';
 
@@ -15,22 +16,23 @@ export const TRIAL_MEASURES = [
 ] as const;
 export type TrialMeasure = (typeof TRIAL_MEASURES)[number];
 
-const OF: Record<TrialMeasure, { figure: FigureName; eitherSide: boolean }> = {
-  responseMs: { figure: 'responseMs', eitherSide: false },
-  centsOff: { figure: 'centsMean', eitherSide: true },
-  centsSpread: { figure: 'centsSpread', eitherSide: false },
-  levelSpreadDb: { figure: 'levelSpreadDb', eitherSide: false },
-  swellErrorDb: { figure: 'swellErrorDb', eitherSide: false },
-  bendSize: { figure: 'bendWithLevel', eitherSide: true },
-  breathDb: { figure: 'breathDb', eitherSide: false },
-  brightness: { figure: 'brightness', eitherSide: false },
-};
+/** The figure that a measure is the value, or the size, of. */
+export const TRIAL_FIGURES = {
+  responseMs: 'responseMs',
+  centsOff: 'centsMean',
+  centsSpread: 'centsSpread',
+  levelSpreadDb: 'levelSpreadDb',
+  swellErrorDb: 'swellErrorDb',
+  bendSize: 'bendWithLevel',
+  breathDb: 'breathDb',
+  brightness: 'brightness',
+} as const satisfies Record<TrialMeasure, KeptFigure>;
 
 /** The measure of a played note; null where there is no answer. */
 export function measureOf(note: Pick<PractisedNote, 'figures'>, measure: TrialMeasure): number | null {
-  const { figure, eitherSide } = OF[measure];
+  const figure = TRIAL_FIGURES[measure];
   const value = figureOf(note, figure);
-  return value !== null && eitherSide ? Math.abs(value) : value;
+  return value !== null && figureRow(figure).sides ? Math.abs(value) : value;
 }
 
 /** One sitting of a trial: what each phrase had for a cue, and what was measured in it. */

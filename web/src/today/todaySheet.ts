@@ -1,7 +1,8 @@
 import { familyById } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import { todaySheet, wentBadly, type SheetLine } from '@inner-hum/core/plan';
-import { SKILL_OF, unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
+import { FIGURES } from '@inner-hum/core/figures';
+import { unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
 import { differenceInCalendarDays, startOfDay, subDays } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
@@ -96,7 +97,7 @@ export function useToday(day: number): Today | null {
       // What is done stays, whatever is planned anew.
       kept: [...kept, ...done],
       notToday,
-      focus: aims.map(({ goal: { measure, scope } }) => ({ ...scope, skill: SKILL_OF[measure] ?? null })),
+      focus: aims.map(({ goal: { measure, scope } }) => ({ ...scope, skill: FIGURES[measure].skill })),
     });
     const since = notes.filter(({ at }) => at >= dayStart);
     return { settings, horn, sheet, lines, since, aims, due, atRisk, hasRoutine: routine.length > 0 };

@@ -2,11 +2,12 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import i18next, { type TFunction } from 'i18next';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Finding, NoteAnalysis, WholeVerdict } from '@inner-hum/core/judge';
+import { FINDINGS, type Finding, type NoteAnalysis, type WholeVerdict } from '@inner-hum/core/judge';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { WORDS } from '../ui/helpTopics.ts';
 import { nameNotesInTexts } from '../ui/notesInTexts.ts';
-import { findingText, verdictText } from '../ui/VerdictWords.tsx';
+import { findingText } from '../ui/findingText.ts';
+import { verdictText } from '../ui/VerdictWords.tsx';
 import deHall from './messages/de/hall.json';
 import deHelp from './messages/de/help.json';
 import deRooms from './messages/de/rooms.json';
@@ -55,11 +56,13 @@ describe('the messages', () => {
         source.includes(use),
       );
     });
-    expect(
-      unused.filter(
-        (key) => !/^(calibrate|word)\./.test(key) && !/^finding\.(loudEnd|softEnd|pitch)/.test(key),
-      ),
-    ).toEqual([]);
+    expect(unused.filter((key) => !/^(calibrate|word|finding)\./.test(key))).toEqual([]);
+    // What a finding may be said by is in its row.
+    const sentences = Object.entries(FINDINGS).flatMap(([kind, { forms }]) =>
+      forms.length === 0 ? [kind] : forms.map((form) => kind + form),
+    );
+    const held = Object.keys(rooms.finding).map((key) => key.replace(/_(one|other)$/, ''));
+    expect(new Set(held)).toEqual(new Set(sentences));
     expect(Object.keys(help.word)).toEqual(WORDS);
   });
 });
@@ -120,6 +123,57 @@ describe('a verdict in words', () => {
     ],
   ];
   it.each(findings)('%j', (finding, text) => expect(findingText(finding, 'letters', t)).toBe(text));
+
+  it('puts every figure that a sentence asks for', () => {
+    const figures = {
+      ...{
+        partial: 3,
+        to: 3,
+        wanted: 2,
+        count: 2,
+        ms: 83,
+        lengthMs: 83,
+        seconds: 2,
+        atSeconds: 1,
+        beats: 0.5,
+      },
+      ...{
+        heldSeconds: 1,
+        writtenSeconds: 2,
+        cents: 12,
+        spreadCents: 3,
+        wantedCents: 200,
+        db: 2,
+        worstDb: 3,
+      },
+      ...{
+        errorDb: 1,
+        airierDb: 6,
+        softerDb: 4,
+        harmonics: 1,
+        hz: 5,
+        leastHz: 4,
+        mostHz: 6,
+        regularity: 0.5,
+      },
+      ...{ heardMidi: writtenMidi(60), cause: 'pitch' },
+    };
+    const opposite = {
+      ...figures,
+      partial: 1,
+      to: 1,
+      cents: -12,
+      db: -2,
+      beats: -0.5,
+      ms: -83,
+      cause: 'completed',
+    };
+    for (const kind of Object.keys(FINDINGS))
+      for (const payload of [figures, opposite]) {
+        const text = findingText({ ...payload, kind } as unknown as Finding, 'letters', t);
+        expect(text, kind).not.toMatch(/\{\{|finding\.|NaN|undefined|−|-\d/);
+      }
+  });
 
   it('names notes inside texts by the player’s names', () => {
     nameNotesInTexts('fixedDo');

@@ -8,6 +8,7 @@ const STEPS = [0, 4, 9];
 /** Air alone, more air until the note grabs by itself, less until only air is left. No tongue. */
 export const airThenNote = defineFamily({
   id: 'airThenNote',
+  skill: 'start',
   purposes: ['start'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, Math.min(lowest + 12, highest - 9), lowest),

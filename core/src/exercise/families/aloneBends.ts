@@ -14,6 +14,7 @@ const MOVED = 7;
 const alone = (id: FamilyId, body: Body, pitches: Record<HornId, number>) =>
   defineFamily({
     id,
+    skill: 'voicing',
     purposes: ['voicing'],
     options(horn: Horn) {
       const usual = toWritten(soundingMidi(pitches[horn.id]), horn);

@@ -4,6 +4,7 @@ import { beatsOption, choiceOption, markOption, noteOption, startOption, tempoOp
 /** Down four notes, growing and fading in turn, with beats off between: starts and ends count. Inverted: fading first. */
 export const alternatingSwells = defineFamily({
   id: 'alternatingSwells',
+  skill: 'swell',
   purposes: ['swell', 'start'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest + 3, highest, 70),

@@ -7,6 +7,7 @@ const IN_A_PHRASE = 4;
 /** So many beats on, so many off, note after note in strict time: a clean beginning and a clean end of each. */
 export const beatsOnOff = defineFamily({
   id: 'beatsOnOff',
+  skill: 'start',
   purposes: ['start', 'hold'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

@@ -5,6 +5,7 @@ import { beatsOption, markOption, noteOption, startOption, tempoOption, timesOpt
 /** The same long tone before and after anything one wants to know the use of; a few of each, for they differ by themselves. */
 export const beforeAfter = defineFamily({
   id: 'beforeAfter',
+  skill: 'compare',
   purposes: ['compare'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

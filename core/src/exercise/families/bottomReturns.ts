@@ -4,6 +4,7 @@ import { beatsOption, halfStepsOption, markOption, noteOption, startOption, temp
 /** Hold the bottom note full, climb note by note, slur back to it each time: the same feeling everywhere. */
 export const returnToBottom = defineFamily({
   id: 'returnToBottom',
+  skill: 'voicing',
   purposes: ['voicing', 'line'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, Math.min(lowest + 7, highest - 1), lowest),
@@ -28,6 +29,7 @@ const FROM_STEPS = [4, 9, 12, 16, 21, 26];
 /** From the middle of anything, drop all fingers: does the bottom note speak without a change? */
 export const dropToBottom = defineFamily({
   id: 'dropToBottom',
+  skill: 'start',
   purposes: ['start', 'voicing'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, Math.min(lowest + 7, highest - FROM_STEPS[1]), lowest),

@@ -6,6 +6,7 @@ const [C5, D5, E5, F5] = [72, 74, 76, 77];
 /** Over the break between C#5 and D5, from above and from below, slurred and over a gap without a breath. */
 export const breakDrill = defineFamily({
   id: 'breakDrill',
+  skill: 'voicing',
   purposes: ['voicing', 'line'],
   options: ({ lowest, highest }) =>
     lowest > C5 || highest < F5

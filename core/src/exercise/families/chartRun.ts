@@ -9,6 +9,7 @@ const judged = ['pitch', 'start'] as const;
 /** Each note soft, medium and loud, in the order that tells the map most; without a choice every note of the range, upward. */
 export const chartRunDrill = defineFamily({
   id: 'chartRun',
+  skill: 'compare',
   purposes: ['compare', 'hold'],
   options: () => ({ notes: notesOption, beats: beatsOption(2, 1, 4), tempoBpm: tempoOption(80) }),
   write({ notes, beats }, { lowest, highest }) {
@@ -41,6 +42,7 @@ const movedNotes = (lowest: number, highest: number) =>
 /** Three notes, the mouthpiece moved by what is written, the same three notes: what a millimetre does on this horn. */
 export const mouthpieceMove = defineFamily({
   id: 'mouthpieceMove',
+  skill: 'compare',
   purposes: ['compare'],
   options: () =>
     ({ pull: pullOption, beats: beatsOption(4, 3, 8), tempoBpm: tempoOption(72) }) satisfies Options,

@@ -4,6 +4,7 @@ import { beatsOption, choiceOption, markOption, noteOption, startOption, tempoOp
 /** Every chromatic note of a stretch of the horn, one long tone each. */
 export const chromaticTones = defineFamily({
   id: 'chromaticTones',
+  skill: 'hold',
   purposes: ['hold', 'line'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, lowest),

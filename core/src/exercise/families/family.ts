@@ -3,6 +3,7 @@ import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
 import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Phrase, StartMode } from '../exercise.ts';
 import { USUAL_EXERCISE, USUAL_PHRASE } from '../usual.ts';
+import type { Skill } from './skill.ts';
 import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
 
 /** Names of the built-in families; they stand in files and addresses. */
@@ -62,6 +63,8 @@ export type Purpose = (typeof PURPOSES)[number];
 /** A family of drills: one idea of the craft, ready for any horn and range. */
 export interface Family {
   readonly id: FamilyId;
+  /** What it counts as practice of. */
+  readonly skill: Skill;
   readonly purposes: readonly Purpose[];
   /** What may be chosen on a horn (whose range is the player's own); null where that range has no room for the family. */
   options(horn: Horn): Options | null;
@@ -76,6 +79,7 @@ type Draft = Omit<Partial<Exercise>, 'phrases'> & {
 
 interface FamilySpec<Own extends Options> {
   id: FamilyId;
+  skill: Skill;
   purposes: readonly Purpose[];
   options(horn: Horn): Own | null;
   write(chosen: Chosen<Own>, horn: Horn): Draft;
@@ -85,9 +89,16 @@ interface FamilySpec<Own extends Options> {
  * A family from its options and its writer. Tempo and start are written where they are options. The door for exercises from
  * outside (`parseExercise`) takes thirty times as long as this and changes nothing on it.
  */
-export function defineFamily<Own extends Options>({ id, purposes, options, write }: FamilySpec<Own>): Family {
+export function defineFamily<Own extends Options>({
+  id,
+  skill,
+  purposes,
+  options,
+  write,
+}: FamilySpec<Own>): Family {
   return {
     id,
+    skill,
     purposes,
     options,
     build(horn, choices = {}) {

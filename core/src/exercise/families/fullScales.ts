@@ -31,6 +31,7 @@ const scalePhrases = (
 /** Each major scale past its octave to the highest note of the key on the horn, and to the lowest. */
 export const fullScales = defineFamily({
   id: 'fullScales',
+  skill: 'line',
   purposes: ['line'],
   options: () => ({
     key: choiceOption(['all', ...MAJOR_KEYS], 'all'),
@@ -48,6 +49,7 @@ export const fullScales = defineFamily({
 /** The same scales carried on into altissimo. */
 export const highScales = defineFamily({
   id: 'highScales',
+  skill: 'line',
   purposes: ['line', 'voicing'],
   options: (horn) =>
     withHigh(horn, () => ({
@@ -67,6 +69,7 @@ export const highScales = defineFamily({
 /** The ends of those scales alone: only a few are different over all keys. */
 export const scaleEndDrill = defineFamily({
   id: 'scaleEnds',
+  skill: 'line',
   purposes: ['line'],
   options: () => ({
     end: choiceOption(['both', 'top', 'bottom'], 'both'),

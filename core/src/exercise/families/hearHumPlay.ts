@@ -4,6 +4,7 @@ import { beatsOption, noteOption, tempoOption } from './options.ts';
 /** Hear the note, hum it, play it: what counts is where its first instant lands. */
 export const hearHumPlay = defineFamily({
   id: 'hearHumPlay',
+  skill: 'ear',
   purposes: ['ear'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

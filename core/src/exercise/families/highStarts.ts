@@ -16,6 +16,7 @@ import { rung } from './rung.ts';
 /** One fingering tried again and again, each time from silence: does it speak? */
 export const highTries = defineFamily({
   id: 'highTries',
+  skill: 'start',
   purposes: ['start', 'voicing', 'compare'],
   options: (horn) =>
     withHigh(horn, () => ({
@@ -41,6 +42,7 @@ export const highTries = defineFamily({
 /** Heard, imagined in silence, then played at once. */
 export const highImagine = defineFamily({
   id: 'highImagine',
+  skill: 'ear',
   purposes: ['ear', 'voicing'],
   options: (horn) =>
     withHigh(horn, () => ({
@@ -67,6 +69,7 @@ export const highImagine = defineFamily({
 /** The same pitch as an overtone of a low fingering first, then by its own: the throat stays where it was. */
 export const highByOvertone = defineFamily({
   id: 'highByOvertone',
+  skill: 'voicing',
   purposes: ['voicing'],
   options: (horn) =>
     withHigh(horn, () =>
@@ -103,6 +106,7 @@ export const highByOvertone = defineFamily({
 /** Up to it by half steps, slurred, and held. */
 export const highByStep = defineFamily({
   id: 'highByStep',
+  skill: 'line',
   purposes: ['line', 'voicing'],
   options: (horn) =>
     withHigh(horn, () => ({

@@ -14,6 +14,7 @@ import {
 /** One high note for as long as it stays good. */
 export const highHold = defineFamily({
   id: 'highHold',
+  skill: 'hold',
   purposes: ['hold', 'voicing'],
   options: (horn) =>
     withHigh(horn, () => ({
@@ -40,6 +41,7 @@ export const highHold = defineFamily({
 /** A swell on a high note. */
 export const highSwell = defineFamily({
   id: 'highSwell',
+  skill: 'swell',
   purposes: ['swell', 'voicing'],
   options: (horn) =>
     withHigh(horn, () => ({
@@ -71,6 +73,7 @@ export const highSwell = defineFamily({
 /** One fingering: slid to a lower note and back by the voicing alone. */
 export const voicingDrop = defineFamily({
   id: 'voicingDrop',
+  skill: 'voicing',
   purposes: ['voicing'],
   options: (horn) =>
     withHigh(horn, () => ({

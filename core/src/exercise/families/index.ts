@@ -27,6 +27,7 @@ import { overtoneSwitch } from './overtoneSwitch.ts';
 import { pairedSwells } from './pairedSwells.ts';
 import { quietDescent } from './quietDescent.ts';
 import { singleSwell } from './singleSwell.ts';
+import type { Skill } from './skill.ts';
 import { fullToSubtone, subtoneFromAir, subtoneStarts, subtoneVibrato } from './subtones.ts';
 import { threeZones } from './threeZones.ts';
 import { vibratoTones } from './vibratoTones.ts';
@@ -35,6 +36,7 @@ import { wideningDown, wideningUp } from './wideningSwells.ts';
 
 export { completeChoices, PURPOSES, type Family, type FamilyId, type Purpose } from './family.ts';
 export type { Choices, Option, OptionName, Options } from './options.ts';
+export { SKILLS, type Skill } from './skill.ts';
 export { USUAL_PULL } from './usualPull.ts';
 export { scaleEnds, type ScaleEnd } from './scaleRange.ts';
 
@@ -93,3 +95,7 @@ export const FAMILIES: readonly Family[] = [
 export function familyById(id: string): Family | null {
   return FAMILIES.find((family) => family.id === id) ?? null;
 }
+
+/** What playing a family is practice of; null: an own exercise. What no family is called is one too. */
+export const skillOf = (family: string | null): Skill =>
+  (family === null ? null : familyById(family))?.skill ?? 'own';

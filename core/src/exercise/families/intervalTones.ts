@@ -6,6 +6,7 @@ import { beatsOption, halfStepsOption, noteOption, tempoOption } from './options
 /** From a low note, a wider interval each time: imagined first, then played and held, and back. Free playing between. */
 export const intervalTones = defineFamily({
   id: 'intervalTones',
+  skill: 'ear',
   purposes: ['ear', 'hold'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 1, lowest + 4),

@@ -6,6 +6,7 @@ import { beatsOption, noteOption, tempoOption, timesOption } from './options.ts'
 /** Bare air with the lip one way, then the other: which lets more of it through. */
 export const lipPositions = defineFamily({
   id: 'lipPositions',
+  skill: 'start',
   purposes: ['start', 'compare'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, lowest),

@@ -4,6 +4,7 @@ import { beatsOption, markOption, noteOption, startOption, tempoOption, timesOpt
 /** One steady note for as long as it stays good, and no longer: a bad tone is not rehearsed. */
 export const longHold = defineFamily({
   id: 'longHold',
+  skill: 'hold',
   purposes: ['hold'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

@@ -9,6 +9,7 @@ const MATCHED: Judged[] = ['pitch', 'start', 'match'];
 /** The note with its own fingering, then the same pitch as an overtone: how near they come in colour and pitch. */
 export const overtoneMatch = defineFamily({
   id: 'overtoneMatch',
+  skill: 'overtone',
   purposes: ['compare', 'voicing'],
   options: (horn) =>
     withTubes(horn, () =>
@@ -49,6 +50,7 @@ const OPENED_NOTE = 74;
 /** D5 with the D6 palm key opened, then without it: the open colour under the closed fingering. */
 export const openedTone = defineFamily({
   id: 'openedTone',
+  skill: 'compare',
   purposes: ['compare', 'voicing'],
   options: ({ lowest, highest }) =>
     lowest > OPENED_NOTE || highest < OPENED_NOTE

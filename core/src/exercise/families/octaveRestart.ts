@@ -8,6 +8,7 @@ const OVERTONE_FROM = 61;
 /** Slur down an octave, then start the low note again in time, by the breath alone; a half step lower each time. */
 export const octaveRestart = defineFamily({
   id: 'octaveRestart',
+  skill: 'start',
   purposes: ['start', 'voicing'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 12, 67),

@@ -6,6 +6,7 @@ import { tuningOption, tubeOption, withTubes, within, rung, upTo } from './rung.
 /** From an overtone down the series in one breath; then the next fundamental, a half step lower. */
 export const overtoneCascade = defineFamily({
   id: 'overtoneCascade',
+  skill: 'overtone',
   purposes: ['voicing', 'line'],
   options: (horn) =>
     withTubes(horn, () => ({

@@ -6,6 +6,7 @@ import { tuningOption, tubeOption, withTubes, within, rung, upTo } from './rung.
 /** From the fundamental up to a partial and down again, slurred, no finger moving. */
 export const overtoneClimb = defineFamily({
   id: 'overtoneClimb',
+  skill: 'overtone',
   purposes: ['voicing'],
   options: (horn) =>
     withTubes(horn, () => ({

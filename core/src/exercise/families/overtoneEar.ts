@@ -7,6 +7,7 @@ import { tuningOption, tubeOption, withTubes, within, rung } from './rung.ts';
 /** A rung heard, hummed, then played. */
 export const overtoneEar = defineFamily({
   id: 'overtoneEar',
+  skill: 'overtone',
   purposes: ['ear', 'voicing'],
   options: (horn) =>
     withTubes(horn, () => ({

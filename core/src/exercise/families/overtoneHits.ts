@@ -16,6 +16,7 @@ const accentOption = choiceOption(['breath', 'tongued'], 'breath');
 /** Straight to an overtone, without its fundamental before it. */
 export const overtoneHits = defineFamily({
   id: 'overtoneHits',
+  skill: 'overtone',
   purposes: ['start', 'voicing'],
   options: (horn) =>
     withTubes(horn, () => ({

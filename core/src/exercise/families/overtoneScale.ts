@@ -12,6 +12,7 @@ const SCALE_TO = 90;
 /** A scale of a key through routes, up and down: the likeliest ones to speak, as is usual of them. */
 export const overtoneScale = defineFamily({
   id: 'overtoneScale',
+  skill: 'overtone',
   purposes: ['line', 'voicing'],
   options: ({ lowest, highest }) =>
     lowest > 62 || highest < SCALE_TO - 1

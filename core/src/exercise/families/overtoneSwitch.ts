@@ -14,6 +14,7 @@ import { tuningOption, tubeOption, withTubes, rung, playable } from './rung.ts';
 /** The note with its own fingering, after a count the low one, the sound kept; and back. */
 export const overtoneSwitch = defineFamily({
   id: 'overtoneSwitch',
+  skill: 'overtone',
   purposes: ['voicing'],
   options: (horn) =>
     withTubes(horn, () =>

@@ -4,6 +4,7 @@ import { beatsOption, markOption, noteOption, startOption, tempoOption } from '.
 /** Grow, move up a half step at the top, fade; the same an octave higher; the next pair a half step on. */
 export const pairedSwells = defineFamily({
   id: 'pairedSwells',
+  skill: 'swell',
   purposes: ['swell'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 1, lowest),

@@ -7,6 +7,7 @@ const FASTEST_BPM = 120;
 /** The last four notes of the horn, two bars each and one for the lowest, from f down to pp in one breath. */
 export const quietDescent = defineFamily({
   id: 'quietDescent',
+  skill: 'swell',
   purposes: ['swell', 'line'],
   options: ({ lowest, highest, transposition }) => ({
     note: noteOption(lowest + 3, Math.min(lowest + 12, highest), lowest + 3),

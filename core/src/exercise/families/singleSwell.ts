@@ -7,6 +7,7 @@ import { beatsOption, choiceOption, markOption, noteOption, startOption, tempoOp
 /** One note, one breath, one hairpin, like a volume knob. */
 export const singleSwell = defineFamily({
   id: 'swell',
+  skill: 'swell',
   purposes: ['swell'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

@@ -24,6 +24,7 @@ const full = (midi: number, beats: number, attack: Attack): NoteItem => ({
 /** Full tone, subtone, and back on one note; then the next lower one. */
 export const fullToSubtone = defineFamily({
   id: 'fullToSubtone',
+  skill: 'subtone',
   purposes: ['voicing'],
   options: ({ lowest, highest }) =>
     lowest > BEST
@@ -47,6 +48,7 @@ export const fullToSubtone = defineFamily({
 /** From the ground up: air, a subtone out of the air, the full tone, and back to air. */
 export const subtoneFromAir = defineFamily({
   id: 'subtoneFromAir',
+  skill: 'subtone',
   purposes: ['start', 'voicing'],
   options: ({ lowest, highest }) =>
     lowest > BEST
@@ -81,6 +83,7 @@ export const subtoneFromAir = defineFamily({
 /** Begun and begun again by air alone, after the full tone it is held against. */
 export const subtoneStarts = defineFamily({
   id: 'subtoneStarts',
+  skill: 'subtone',
   purposes: ['start', 'voicing'],
   options: ({ lowest, highest }) =>
     lowest > BEST
@@ -110,6 +113,7 @@ export const subtoneStarts = defineFamily({
 /** A subtone, straight, then with a slow and deliberate vibrato. */
 export const subtoneVibrato = defineFamily({
   id: 'subtoneVibrato',
+  skill: 'subtone',
   purposes: ['voicing', 'hold'],
   options: ({ lowest, highest }) =>
     lowest > BEST

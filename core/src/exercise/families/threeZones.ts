@@ -7,6 +7,7 @@ const END_STEPS = 4;
 /** When time is short: one easy middle note, one at the bottom, one at the top, each as long as it stays good. */
 export const threeZones = defineFamily({
   id: 'threeZones',
+  skill: 'hold',
   purposes: ['hold'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest + END_STEPS + 1, highest - END_STEPS - 1, 69),

@@ -11,6 +11,7 @@ const WAYS: Record<'offSlowNormal' | 'slow' | 'normal', readonly Vibrato[]> = {
 /** A straight tone, then one that swings on purpose: how fast, how far, how evenly. */
 export const vibratoTones = defineFamily({
   id: 'vibratoTones',
+  skill: 'hold',
   purposes: ['hold', 'voicing'],
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

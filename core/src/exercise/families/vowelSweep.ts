@@ -6,6 +6,7 @@ const VOWELS = ['ee', 'ay', 'ah', 'oh', 'oo'];
 /** A low note held while the tongue goes through the vowels: the colour moves, the pitch hardly. */
 export const vowelSweep = defineFamily({
   id: 'vowelSweep',
+  skill: 'voicing',
   purposes: ['voicing'],
   options: ({ lowest }) => ({
     note: noteOption(lowest, lowest + 7, lowest),

@@ -8,6 +8,7 @@ import { beatsOption, halfStepsOption, markOption, noteOption, startOption, temp
 const widening = (id: FamilyId, direction: 1 | -1, isUsual: (lowest: number, highest: number) => number) =>
   defineFamily({
     id,
+    skill: 'swell',
     purposes: ['swell', 'line'],
     options: ({ lowest, highest }) => ({
       note: noteOption(

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { writtenMidi, type Horn } from '@inner-hum/core/horn';
-import { TREND_MEASURES, USUAL_GOALS, ZONES, type TrendMeasure } from '@inner-hum/core/practice';
+import { FIGURES } from '@inner-hum/core/figures';
+import { TREND_MEASURES, ZONES, type TrendMeasure } from '@inner-hum/core/practice';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_AIM_TEXT, type AimRecord, type SettingsRecord } from '../../storage/index.ts';
@@ -44,15 +45,15 @@ export function NewAim({ horn, settings, onAdd }: NewAimProps) {
   const [text, setText] = useState('');
   const [measure, setMeasure] = useState<TrendMeasure>('responseMs');
   const [place, setPlace] = useState('zone:low');
-  const [target, setTarget] = useState(USUAL_GOALS.responseMs.target);
+  const [target, setTarget] = useState(FIGURES.responseMs.goal.target);
   const [byDay, setByDay] = useState('');
-  const { wants } = USUAL_GOALS[measure];
+  const { wants } = FIGURES[measure].goal;
   const choose = (next: TrendMeasure) => {
     setMeasure(next);
-    setTarget(USUAL_GOALS[next].target);
+    setTarget(FIGURES[next].goal.target);
   };
   const [kind, value] = place.split(':');
-  const step = stepOf(USUAL_GOALS[measure].target);
+  const step = stepOf(FIGURES[measure].goal.target);
   return (
     <Box as="section" mb="6">
       <Flex gap="5" wrap="wrap" alignItems="flex-end" mb="3">

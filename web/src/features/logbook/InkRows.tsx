@@ -1,9 +1,10 @@
+import { SKILLS } from '@inner-hum/core/exercise';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { parseISO } from 'date-fns';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { SKILLS, ZONES } from '@inner-hum/core/practice';
+import { ZONES } from '@inner-hum/core/practice';
 import { dateText, decimals } from '../../words/index.ts';
 import { INK_ROWS, type InkDay, type InkRow } from './inkDay.ts';
 import { inkShare, inkStroke, ROW_HEIGHT } from './inkStroke.ts';

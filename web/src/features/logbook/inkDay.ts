@@ -1,4 +1,5 @@
-import { practiceOf, SKILLS, unpackNotes, ZONES, type Skill, type Zone } from '@inner-hum/core/practice';
+import { SKILLS, type Skill } from '@inner-hum/core/exercise';
+import { practiceOf, unpackNotes, ZONES, type Zone } from '@inner-hum/core/practice';
 import type { PracticeDayRecord } from '../../storage/index.ts';
 
 /** Zones from the top down, then what was practised; `free` is free playing. */

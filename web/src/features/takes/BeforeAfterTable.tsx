@@ -1,5 +1,6 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { figureOf, practisedNotes, type FigureName } from '@inner-hum/core/practice';
+import type { KeptFigure } from '@inner-hum/core/figures';
+import { figureOf, practisedNotes } from '@inner-hum/core/practice';
 import { mean } from '@inner-hum/core/stats';
 import { beforeAfter } from '@inner-hum/core/trial';
 import { playedPhrases } from '@inner-hum/core/exercise';
@@ -14,13 +15,13 @@ const SHOWN = [
   'brightness',
   'breathDb',
   'responseMs',
-] as const satisfies readonly FigureName[];
+] as const satisfies readonly KeptFigure[];
 
 /** The same tone before and after something: every change beside what equal takes differ by. */
 export function BeforeAfterTable({ round, takes }: { round: RoundRecord; takes: readonly TakeRecord[] }) {
   const { t } = useTranslation();
   const half = playedPhrases(round.exercise).length / 2;
-  const valuesOf = (name: FigureName, isAfter: boolean) =>
+  const valuesOf = (name: KeptFigure, isAfter: boolean) =>
     takes
       .filter(({ phrase }) => phrase >= half === isAfter)
       .flatMap((take) => {

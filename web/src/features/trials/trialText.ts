@@ -1,26 +1,17 @@
-import type { TrialMeasure } from '@inner-hum/core/trial';
+import { FIGURES } from '@inner-hum/core/figures';
+import { TRIAL_FIGURES, type TrialMeasure } from '@inner-hum/core/trial';
 import type { TFunction } from 'i18next';
 import { decimals } from '../../words/index.ts';
 import type { PlayedTrial } from './useTrials.ts';
-
-const UNITS: Record<TrialMeasure, { unit: 'ms' | 'cents' | 'db' | 'bend' | 'harmonics'; digits: number }> = {
-  responseMs: { unit: 'ms', digits: 0 },
-  centsOff: { unit: 'cents', digits: 1 },
-  centsSpread: { unit: 'cents', digits: 1 },
-  levelSpreadDb: { unit: 'db', digits: 2 },
-  swellErrorDb: { unit: 'db', digits: 1 },
-  bendSize: { unit: 'bend', digits: 1 },
-  breathDb: { unit: 'db', digits: 1 },
-  brightness: { unit: 'harmonics', digits: 2 },
-};
 
 /** Of these less is not better in itself. */
 const NEUTRAL: readonly TrialMeasure[] = ['breathDb', 'brightness'];
 
 /** A figure of a trial with its unit. */
 export function trialFigure(value: number, measure: TrialMeasure, t: TFunction): string {
-  const { unit, digits } = UNITS[measure];
-  return t(`trend.unit.${unit}`, { value: decimals(value, digits) });
+  const { unit, digits } = FIGURES[TRIAL_FIGURES[measure]];
+  // Means of many differ by less than one is told of; a millisecond is little enough.
+  return t(`trend.unit.${unit}`, { value: decimals(value, unit === 'ms' ? digits : digits + 1) });
 }
 
 /** What a trial shows, in one honest sentence or two. */
