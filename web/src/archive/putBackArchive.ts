@@ -10,7 +10,7 @@ import {
   removeOthers,
   samplesOf,
   SMALL_TABLES,
-  learnOldExercises,
+  loadLegacyParser,
   upgradeRow,
   type GatheredTake,
   type OwnTable,
@@ -58,7 +58,7 @@ export async function putBack(
   onProgress: (done: number, of: number) => void,
   signal: AbortSignal,
 ): Promise<PutBackReport> {
-  await learnOldExercises();
+  await loadLegacyParser();
   const report: PutBackReport = { takes: noCount(), rows: noCount(), removed: 0, damaged: [] };
   const stay = Object.fromEntries(OWN_TABLES.map((table) => [table, new Set<string>()])) as Record<
     OwnTable,

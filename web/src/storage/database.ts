@@ -1,6 +1,6 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
 import { takeKeys } from './takeKeys.ts';
-import { learnOldExercises, upgradeRows } from './upgrades.ts';
+import { loadLegacyParser, upgradeRows } from './upgrades.ts';
 import { daysOfTakes } from './dayRecords.ts';
 import { wallClock } from './moment.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
@@ -72,7 +72,7 @@ class InnerHumDatabase extends Dexie {
       .stores({ takes: 'id, state, startedAt, roundId', rounds: 'id, startedAt' })
       .upgrade(async (transaction) => {
         // Loading code is no work on the database, and would end the transaction.
-        await Dexie.waitFor(learnOldExercises());
+        await Dexie.waitFor(loadLegacyParser());
         await upgradeRows(transaction, 4);
       });
     this.version(5).stores({ exercises: 'id, createdAt' });

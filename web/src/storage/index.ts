@@ -51,7 +51,7 @@ export * from './room.ts';
 export { keyOfRow, OWN_TABLES, SMALL_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';
 export { groupedBy } from './groupedBy.ts';
 export { forgetSetAside, keepSetAside, listSetAside } from './setAside.ts';
-export { learnOldExercises, upgradeRow } from './upgrades.ts';
+export { loadLegacyParser, upgradeRow } from './upgrades.ts';
 export * from './takes.ts';
 export * from './settings.ts';
 export * from './rounds.ts';

@@ -71,7 +71,7 @@ interface TakeOfVersion3 {
 let readExercise: typeof parseExercise | null = null;
 
 /** Learns to read exercises of old versions: to be called before rows from before version 4 are brought up to date. */
-export async function learnOldExercises(): Promise<void> {
+export async function loadLegacyParser(): Promise<void> {
   readExercise = (await import('./oldExercises.ts')).parseExercise;
 }
 
@@ -82,7 +82,7 @@ function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
   const { context, analysis } = take;
   if (!context) return;
   if (!readExercise)
-    throw new Error('Exercises of old versions are not read yet: call learnOldExercises first.');
+    throw new Error('Exercises of old versions are not read yet: call loadLegacyParser first.');
   const exercise = readExercise(context.exercise);
   context.exercise = exercise;
   const [note] = exercise.phrases[0].items;
