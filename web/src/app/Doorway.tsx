@@ -3,8 +3,8 @@ import { useEffect } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { readSettings } from '../storage/index.ts';
 import { nameNotesInTexts } from '../ui/index.ts';
-import { wearLanguage } from '../words/index.ts';
-import { wearTheme } from './wearTheme.ts';
+import { setLanguage } from '../words/index.ts';
+import { applyTheme } from './applyTheme.ts';
 
 /** Where a first visitor may go before the questions are answered. */
 const OPEN_TO_ALL = ['/welcome', '/reading'];
@@ -14,12 +14,12 @@ export function Doorway() {
   const settings = useLiveQuery(readSettings);
   const { pathname } = useLocation();
   const theme = settings?.theme;
-  useEffect(() => (theme ? wearTheme(theme) : undefined), [theme]);
+  useEffect(() => (theme ? applyTheme(theme) : undefined), [theme]);
   const language = settings?.language;
   const naming = settings?.naming;
   useEffect(() => {
     if (!language || !naming) return;
-    void wearLanguage(language)
+    void setLanguage(language)
       .catch(() => undefined)
       .then(() => nameNotesInTexts(naming));
   }, [language, naming]);

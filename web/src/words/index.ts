@@ -4,7 +4,7 @@ export {
   LANGUAGE_NAMES,
   LANGUAGES,
   startWords,
-  wearLanguage,
+  setLanguage,
   wordsOf,
   type ChosenLanguage,
 } from './languages.ts';

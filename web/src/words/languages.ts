@@ -73,7 +73,7 @@ export async function wordsOf(part: Part): Promise<void> {
 }
 
 /** Changes the language of everything on screen. */
-export async function wearLanguage(chosen: ChosenLanguage): Promise<void> {
+export async function setLanguage(chosen: ChosenLanguage): Promise<void> {
   const language = languageOf(chosen);
   if (language === i18next.language) return;
   await Promise.all([...needed].map((part) => learn(language, part)));

@@ -1,7 +1,7 @@
 import type { SettingsRecord } from '../storage/index.ts';
 
 /** Puts a theme on the page and keeps it; `system` follows the device. Returns how to stop following. */
-export function wearTheme(theme: SettingsRecord['theme']): () => void {
+export function applyTheme(theme: SettingsRecord['theme']): () => void {
   const dark = window.matchMedia('(prefers-color-scheme: dark)');
   const wear = () => {
     const stage = theme === 'stage' || (theme === 'system' && dark.matches);
