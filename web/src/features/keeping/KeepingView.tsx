@@ -1,14 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading, Section } from '../../ui/index.ts';
-import { BackFields } from './BackFields.tsx';
+import { RestoreForm } from './RestoreForm.tsx';
 import { CopyFields } from './CopyFields.tsx';
 import type { KeepingViewProps } from './keepingProps.ts';
-import { LetGoFields } from './LetGoFields.tsx';
+import { FreeSpaceForm } from './FreeSpaceForm.tsx';
 import { RoomLine } from './RoomLine.tsx';
 import { SaveFields } from './SaveFields.tsx';
 import { SetAsideLines } from './SetAsideLines.tsx';
-import { ToldLines } from './ToldLines.tsx';
+import { ResultMessages } from './ResultMessages.tsx';
 
 export function KeepingView(props: KeepingViewProps) {
   const { busy, answer, setAside, forgotten } = props;
@@ -36,7 +36,7 @@ export function KeepingView(props: KeepingViewProps) {
             </ActionButton>
           </Box>
         )}
-        {answer && <ToldLines told={answer} />}
+        {answer && <ResultMessages told={answer} />}
       </Box>
       {!props.stored ? (
         <Box maxW="prose">{t('trouble.storageRefused')}</Box>
@@ -50,10 +50,10 @@ export function KeepingView(props: KeepingViewProps) {
             <CopyFields {...props} />
           </Section>
           <Section title={t('keeping.back')}>
-            <BackFields {...props} />
+            <RestoreForm {...props} />
           </Section>
           <Section title={t('keeping.letGo')}>
-            <LetGoFields {...props} />
+            <FreeSpaceForm {...props} />
           </Section>
           {(setAside.length > 0 || forgotten) && (
             <Section title={t('keeping.setAside')}>

@@ -6,7 +6,7 @@ import { dateText } from '../../words/index.ts';
 import type { KeepingViewProps } from './keepingProps.ts';
 
 /** Archives back: first what they hold, then into what is here, or instead of it. */
-export function BackFields({ looked, busy, onLook, onBack, onForgetLooked }: KeepingViewProps) {
+export function RestoreForm({ looked, busy, onLook, onBack, onForgetLooked }: KeepingViewProps) {
   const { t } = useTranslation();
   const mayReplace =
     looked?.archives.length === 1 &&

@@ -6,7 +6,7 @@ import type { Told } from './keepingProps.ts';
 const MOST_LINES = 12;
 
 /** What became of the last thing that was done, in a sentence or two. */
-export function ToldLines({ told }: { told: Told }) {
+export function ResultMessages({ told }: { told: Told }) {
   const { t } = useTranslation();
   return (
     <Box bg="cane" px="4" py="2" mb="4" data-testid="keeping-told">

@@ -5,7 +5,7 @@ import { bytesText } from './bytesText.ts';
 import type { KeepingViewProps } from './keepingProps.ts';
 
 /** Room by letting the sound of old takes go; what was measured and written stays. */
-export function LetGoFields({
+export function FreeSpaceForm({
   letGoBefore,
   toLetGo,
   perMinute,
