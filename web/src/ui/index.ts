@@ -38,7 +38,7 @@ export { useRemembered, type Looked } from './useRemembered.ts';
 export { useAsk, useSearch } from './useSearch.ts';
 export { standingSearch, useLook, type LookChange } from './useLook.ts';
 export { useCountdown } from './useCountdown.ts';
-export { useUnnamed } from './useUnnamed.ts';
+export { useBlindAB } from './useBlindAB.ts';
 export { useFreeKeys } from './useFreeKeys.ts';
 export { useNarrow } from './useNarrow.ts';
 export { figureText, measureText } from './measureText.ts';

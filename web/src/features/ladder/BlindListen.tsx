@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
 import { soundOfTake } from '../../workers/index.ts';
-import { ActionButton, useUnnamed } from '../../ui/index.ts';
+import { ActionButton, useBlindAB } from '../../ui/index.ts';
 import type { PlayedMatch } from './matchPairs.ts';
 
 interface BlindListenProps {
@@ -15,7 +15,7 @@ interface BlindListenProps {
 export function BlindListen({ match, names }: BlindListenProps) {
   const { t } = useTranslation();
   const players = useRef<TakePlayer[]>([]);
-  const { hidden, told, score, ask, answer } = useUnnamed<0 | 1>(0, 1);
+  const { hidden, told, score, ask, answer } = useBlindAB<0 | 1>(0, 1);
   useEffect(() => () => players.current.forEach((player) => player.close()), []);
 
   async function load(): Promise<TakePlayer[]> {

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
 import { soundOfTake } from '../../workers/index.ts';
-import { ActionButton, Key, useFreeKeys, useUnnamed } from '../../ui/index.ts';
+import { ActionButton, Key, useFreeKeys, useBlindAB } from '../../ui/index.ts';
 import type { TakeDrawing } from '../../listing/index.ts';
 
 interface Heard {
@@ -35,7 +35,7 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
   const { t } = useTranslation();
   const players = useRef<Partial<Record<Which, TakePlayer>>>({});
   const [sounding, setSounding] = useState<Which | null>(null);
-  const { hidden, told, score, ask, answer } = useUnnamed<Which>('here', 'there');
+  const { hidden, told, score, ask, answer } = useBlindAB<Which>('here', 'there');
   const heard = { here, there };
   useEffect(() => () => Object.values(players.current).forEach((player) => player.close()), []);
   const showPlace = useEffectEvent((which: Which) => {

@@ -12,7 +12,7 @@ export interface Unnamed<Which> {
 }
 
 /** Asks which of two sounds it was, and keeps the score. */
-export function useUnnamed<Which>(first: Which, second: Which): Unnamed<Which> {
+export function useBlindAB<Which>(first: Which, second: Which): Unnamed<Which> {
   const [hidden, setHidden] = useState<Which | null>(null);
   const [told, setTold] = useState<Unnamed<Which>['told']>(null);
   const [score, setScore] = useState({ right: 0, asked: 0 });
