@@ -9,7 +9,7 @@ import { createDesk } from './audio/index.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
 import { createKeeper } from './housekeeping/index.ts';
-import { createSessionController, outdated, troubleCame } from './session/index.ts';
+import { createSessionController, outdated, problemRaised } from './session/index.ts';
 import {
   openStorage,
   purgeDeleted,
@@ -34,7 +34,7 @@ const storageKind = await openStorage(databaseName, () => store.dispatch(outdate
 const { language, naming } = await readSettings();
 await startWords(language);
 nameNotesInTexts(naming);
-if (storageKind === 'memory') store.dispatch(troubleCame('storageRefused'));
+if (storageKind === 'memory') store.dispatch(problemRaised('storageRefused'));
 openStoreroom(storageKind === 'memory' ? null : databaseName);
 const keeper = createKeeper({ dispatch: store.dispatch, phase: () => store.getState().session.phase });
 const client = startSessionWorker(databaseName);
@@ -43,7 +43,7 @@ const client = startSessionWorker(databaseName);
 async function finishTakes() {
   for (const { id } of await unfinishedTakes())
     // One take that cannot be read must not keep the others from coming back.
-    await client.remote.recover(id).catch(() => store.dispatch(troubleCame('storageRefused')));
+    await client.remote.recover(id).catch(() => store.dispatch(problemRaised('storageRefused')));
 }
 
 async function tidyUp() {
@@ -81,4 +81,4 @@ store.subscribe(() => {
 });
 keepAppOffline();
 createRoot(root).render(<App session={session} />);
-void tidyUp().catch(() => store.dispatch(troubleCame('storageRefused')));
+void tidyUp().catch(() => store.dispatch(problemRaised('storageRefused')));

@@ -1,7 +1,7 @@
 import type { Dispatch } from '@reduxjs/toolkit';
 import { changeSettings, dayOf, readFolder, readSettings } from '../storage/index.ts';
 import { storeroom, told } from '../workers/index.ts';
-import { troubleCame, troublesWent, type VisitPhase } from '../session/index.ts';
+import { problemRaised, problemsCleared, type VisitPhase } from '../session/index.ts';
 
 /** Nothing is put in order before the player has had time to begin again. */
 const QUIET_MS = 4000;
@@ -64,5 +64,5 @@ async function copyIfAllowed(): Promise<void> {
 /** Tells, or tells no longer, that room is running out. */
 export async function tellRoomLeft(dispatch: Dispatch): Promise<void> {
   const isLow = (await storeroom()?.hasRoomFor(LOW_BYTES)) === false;
-  dispatch(isLow ? troubleCame('storageLow') : troublesWent(['storageLow']));
+  dispatch(isLow ? problemRaised('storageLow') : problemsCleared(['storageLow']));
 }

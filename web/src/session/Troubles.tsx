@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
 import { saveUnsaved } from '../files/index.ts';
 import { useSession } from './SessionProvider.tsx';
-import { troublesWent, type TroubleCode, type SessionStore } from './sessionSlice.ts';
+import { problemsCleared, type TroubleCode, type SessionStore } from './sessionSlice.ts';
 
 interface TroublesProps {
   /** A note sounds: only what has stopped the listening is said. */
@@ -67,7 +67,7 @@ export function Troubles({ quiet = false, onRetry, onStandIn }: TroublesProps) {
     if (way === 'makeRoom') void navigate('/case/keeping');
     if (way === 'resume') void session.desk.resume();
     if (way === 'saveFile') void saveUnsaved(session.unsaved);
-    if (way !== 'resume' && way !== 'reload') dispatch(troublesWent([code]));
+    if (way !== 'resume' && way !== 'reload') dispatch(problemsCleared([code]));
   };
   return (
     <Box role="alert">

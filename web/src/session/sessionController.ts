@@ -8,7 +8,7 @@ import { createBeat } from './beat.ts';
 import { createDroneKeeper } from './droneKeeper.ts';
 import { followLive, newLiveSound } from './liveSound.ts';
 import { openInput } from './openInput.ts';
-import { minuteKept, troubleCame, troublesWent, visitShown, type TroubleCode } from './sessionSlice.ts';
+import { minuteKept, problemRaised, problemsCleared, visitShown, type TroubleCode } from './sessionSlice.ts';
 import type { SessionController } from './sessionTypes.ts';
 import { armRequest, standInOf, standInRequest } from './takeRequests.ts';
 import { step } from './visitMachine.ts';
@@ -42,9 +42,9 @@ export function createSessionController(config: SessionConfig): SessionControlle
   const unsaved: WholeTake[] = [];
   const live = newLiveSound();
 
-  const tell = (trouble: TroubleCode) => dispatch(troubleCame(trouble));
+  const tell = (trouble: TroubleCode) => dispatch(problemRaised(trouble));
   const desk = config.createDesk((trouble) => {
-    if (trouble === null) dispatch(troublesWent(['suspended', 'micMuted']));
+    if (trouble === null) dispatch(problemsCleared(['suspended', 'micMuted']));
     else if (trouble === 'micUnplugged') send({ type: 'inputLost' });
     else tell(trouble);
   });
@@ -55,7 +55,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
   const drone = createDrone(desk.output);
   const droneKeeper = createDroneKeeper(drone, desk, client, (leakDb) => {
     if (leakDb !== null && leakDb < Infinity) tell('droneHeard');
-    else dispatch(troublesWent(['droneHeard']));
+    else dispatch(problemsCleared(['droneHeard']));
     send({ type: 'droneHeard' });
   });
   const watch = watchWorker(
@@ -187,7 +187,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
         tell(effect.trouble);
         return;
       case 'tellNoLonger':
-        dispatch(troublesWent([...effect.troubles]));
+        dispatch(problemsCleared([...effect.troubles]));
     }
   }
 

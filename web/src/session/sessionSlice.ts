@@ -93,13 +93,13 @@ export const sessionSlice = createSlice({
     minuteKept(state, { payload }: PayloadAction<string | null>) {
       state.keptTakeId = payload;
     },
-    troubleCame(state, { payload }: PayloadAction<TroubleCode>) {
+    problemRaised(state, { payload }: PayloadAction<TroubleCode>) {
       if (!state.troubles.includes(payload)) state.troubles.push(payload);
     },
-    troublesWent(state, { payload }: PayloadAction<TroubleCode[]>) {
+    problemsCleared(state, { payload }: PayloadAction<TroubleCode[]>) {
       state.troubles = state.troubles.filter((code) => !payload.includes(code));
     },
   },
 });
 
-export const { visitShown, minuteKept, outdated, troubleCame, troublesWent } = sessionSlice.actions;
+export const { visitShown, minuteKept, outdated, problemRaised, problemsCleared } = sessionSlice.actions;

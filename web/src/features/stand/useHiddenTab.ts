@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { useDispatch, useStore } from 'react-redux';
-import { troubleCame, type SessionStore } from '../../session/index.ts';
+import { problemRaised, type SessionStore } from '../../session/index.ts';
 
 /** Says so when the tab was hidden during a take: it goes on being recorded, but the beat may have stumbled. */
 export function useHiddenTab(): void {
@@ -10,7 +10,7 @@ export function useHiddenTab(): void {
     const look = () => {
       const { phase } = store.getState().session;
       if (document.hidden && (phase === 'playing' || phase === 'counting'))
-        dispatch(troubleCame('hiddenTab'));
+        dispatch(problemRaised('hiddenTab'));
     };
     document.addEventListener('visibilitychange', look);
     return () => document.removeEventListener('visibilitychange', look);
