@@ -1,5 +1,5 @@
 /** A stretch of time that says nothing about the player. */
-export interface ForeignSpan {
+export interface NonPlayerSpan {
   timeSeconds: number;
   lengthSeconds: number;
 }
@@ -13,8 +13,8 @@ const MOST_SECONDS = 0.25;
  * Holes that a busy machine or a loose device leaves in a sound: runs of exact zeros between sounding samples.
  * Samples mono; times on the sound's own clock.
  */
-export function findHoles(samples: Float32Array, sampleRateHz: number): ForeignSpan[] {
-  const holes: ForeignSpan[] = [];
+export function findHoles(samples: Float32Array, sampleRateHz: number): NonPlayerSpan[] {
+  const holes: NonPlayerSpan[] = [];
   let start: number | null = null;
   for (let n = 0; n < samples.length; n++) {
     if (samples[n] === 0) {

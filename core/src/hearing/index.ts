@@ -5,6 +5,6 @@ export { createListener, MAX_RATE_HZ, MIN_RATE_HZ, type Listener, type ListenerC
 export { pitchWindowSeconds } from './dualSpectrum.ts';
 export { listenTo } from './listenTo.ts';
 export { CLICK_SECONDS, renderClick } from './clickShape.ts';
-export { findHoles, type ForeignSpan } from './holes.ts';
+export { findHoles, type NonPlayerSpan } from './holes.ts';
 export { findClicks, type FoundClick } from './clickFinder.ts';
 export { droneLeakDb, droneSpoils } from './droneLeak.ts';

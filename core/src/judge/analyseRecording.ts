@@ -1,4 +1,4 @@
-import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
+import { FRAME_SECONDS, type NonPlayerSpan, type FrameTrack } from '../hearing/index.ts';
 import {
   hornById,
   nearestMidi,
@@ -8,7 +8,7 @@ import {
   type WrittenMidi,
 } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
-import { dropOuts, findNotes, findToneSpan, partialsOf, roomAirDb } from '../tone/index.ts';
+import { frameMask, findNotes, findToneSpan, partialsOf, roomAirDb } from '../tone/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
 import type { NoteMeasures, NoteStart } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
@@ -56,12 +56,12 @@ export interface RecordingAnalysis {
 export function analyseRecording(
   track: FrameTrack,
   context: RecordingContext,
-  foreign: readonly ForeignSpan[],
+  foreign: readonly NonPlayerSpan[],
 ): RecordingAnalysis {
   const { fingered, hornId, a4Hz } = context;
   const whole = fingered === null ? null : findToneSpan(track, null);
   const spans = fingered === null ? findNotes(track, null) : whole ? [whole] : [];
-  const masked = dropOuts(track.count, foreign);
+  const masked = frameMask(track.count, foreign);
   const roomAir = roomAirDb(track);
   const events: TakeEvent[] = [];
   const heard = spans.map((span) => {

@@ -1,5 +1,5 @@
 import { isAlone, noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
-import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
+import type { NonPlayerSpan, FrameTrack } from '../hearing/index.ts';
 import { isHighNote } from '../horn/index.ts';
 import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { Found } from './follow.ts';
@@ -37,7 +37,7 @@ export interface TakeAnalysis {
 export function analyseTake(
   track: FrameTrack,
   context: TakeContext,
-  foreign: readonly ForeignSpan[],
+  foreign: readonly NonPlayerSpan[],
 ): TakeAnalysis | null {
   const judging = prepare(track, context, foreign);
   const { score } = judging;

@@ -1,6 +1,6 @@
-import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
+import type { NonPlayerSpan, FrameTrack } from '../hearing/index.ts';
 import { theilSen } from '../stats/index.ts';
-import { dropOuts, findToneSpan } from '../tone/index.ts';
+import { frameMask, findToneSpan } from '../tone/index.ts';
 import { noteTarget, onlyNote } from '../exercise/index.ts';
 import type { TakeContext } from './takeContext.ts';
 import { readNote } from './noteTrack.ts';
@@ -16,13 +16,13 @@ export interface CentsAgainstLevel {
 export function centsAgainstLevel(
   track: FrameTrack,
   context: TakeContext,
-  foreign: readonly ForeignSpan[],
+  foreign: readonly NonPlayerSpan[],
 ): CentsAgainstLevel {
   const note = onlyNote(context.exercise);
   const span = note && findToneSpan(track, context.roomFloorDb);
   if (note === null || span === null) return { points: [], line: null };
   const target = noteTarget(context.exercise, note, context.hornId, context.a4Hz);
-  const { cents, levelDb } = readNote(track, span, target, dropOuts(track.count, foreign));
+  const { cents, levelDb } = readNote(track, span, target, frameMask(track.count, foreign));
   const points = Array.from(cents, (value, i) => ({ cents: value, levelDb: levelDb[i] })).filter(
     (point) => !Number.isNaN(point.cents) && !Number.isNaN(point.levelDb),
   );

@@ -1,6 +1,6 @@
 import { scoreOf, secondsPerBeat, type TimedItem } from '../exercise/index.ts';
-import type { ForeignSpan, FrameTrack } from '../hearing/index.ts';
-import { dropOuts, roomAirDb } from '../tone/index.ts';
+import type { NonPlayerSpan, FrameTrack } from '../hearing/index.ts';
+import { frameMask, roomAirDb } from '../tone/index.ts';
 import type { TakeContext } from './takeContext.ts';
 import { TOLERANCES, type Tolerance } from './tolerances.ts';
 
@@ -8,7 +8,7 @@ import { TOLERANCES, type Tolerance } from './tolerances.ts';
 export interface Judging {
   track: FrameTrack;
   context: TakeContext;
-  foreign: readonly ForeignSpan[];
+  foreign: readonly NonPlayerSpan[];
   /** 1 where a frame must not be measured. */
   masked: Uint8Array;
   score: TimedItem[];
@@ -18,12 +18,12 @@ export interface Judging {
   roomAir: number | null;
 }
 
-export function prepare(track: FrameTrack, context: TakeContext, foreign: readonly ForeignSpan[]): Judging {
+export function prepare(track: FrameTrack, context: TakeContext, foreign: readonly NonPlayerSpan[]): Judging {
   return {
     track,
     context,
     foreign,
-    masked: dropOuts(track.count, foreign),
+    masked: frameMask(track.count, foreign),
     score: scoreOf(context.exercise),
     secondsPerBeat: secondsPerBeat(context.exercise),
     tolerance: TOLERANCES[context.toleranceId],

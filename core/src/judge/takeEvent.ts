@@ -1,8 +1,8 @@
-import { FRAME_SECONDS, type ForeignSpan, type FrameTrack } from '../hearing/index.ts';
+import { FRAME_SECONDS, type NonPlayerSpan, type FrameTrack } from '../hearing/index.ts';
 import type { PitchTarget } from '../horn/index.ts';
 import {
   airOnsetSeconds,
-  dropOuts,
+  frameMask,
   findGaps,
   findSlips,
   measureRelease,
@@ -44,9 +44,9 @@ export function readHistory(
   span: ToneSpan,
   target: PitchTarget,
   roomAir: number | null,
-  foreign: readonly ForeignSpan[],
+  foreign: readonly NonPlayerSpan[],
 ): ToneHistory {
-  const masked = dropOuts(track.count, foreign, PITCH_REACH_SECONDS);
+  const masked = frameMask(track.count, foreign, PITCH_REACH_SECONDS);
   const onset = onsetSeconds(track, span.first);
   const air = airOnsetSeconds(track, span.first, roomAir);
   const slips = findSlips(track, span, target.tubeHz, target.partial, masked);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
 import {
-  dropOuts,
+  frameMask,
   findGaps,
   findNotes,
   findSlips,
@@ -143,7 +143,7 @@ describe('gaps', () => {
 
 describe('what must not be measured', () => {
   it('covers a foreign sound and the reach of the level window, inside the take only', () => {
-    const masked = dropOuts(100, [
+    const masked = frameMask(100, [
       { timeSeconds: 0.5, lengthSeconds: 0.02 },
       { timeSeconds: -0.01, lengthSeconds: 0.02 },
       { timeSeconds: 5, lengthSeconds: 1 },

@@ -8,6 +8,6 @@ export { findGaps, type Gap } from './gaps.ts';
 export { airOnsetSeconds, onsetSeconds, roomAirDb } from './onset.ts';
 export { MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
-export { dropOuts, PITCH_REACH_SECONDS } from './dropOuts.ts';
+export { frameMask, PITCH_REACH_SECONDS } from './frameMask.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';
 export { phrasesHeard, type HeardPhrase } from './phrasesHeard.ts';

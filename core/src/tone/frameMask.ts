@@ -1,4 +1,4 @@
-import { FRAME_SECONDS, type ForeignSpan } from '../hearing/index.ts';
+import { FRAME_SECONDS, type NonPlayerSpan } from '../hearing/index.ts';
 
 /** Half the level window: a level this near to a foreign sound hears it. */
 const LEVEL_REACH_SECONDS = 0.025;
@@ -9,9 +9,9 @@ export const PITCH_REACH_SECONDS = 0.043;
  * Frames touched by what is not the player - metronome clicks, holes in the sound: 1 where a frame must not
  * be measured. `count` frames; spans on the frames' own clock; `reachSeconds` is how far around them the frames hear them.
  */
-export function dropOuts(
+export function frameMask(
   count: number,
-  spans: readonly ForeignSpan[],
+  spans: readonly NonPlayerSpan[],
   reachSeconds = LEVEL_REACH_SECONDS,
 ): Uint8Array<ArrayBuffer> {
   const masked = new Uint8Array(count);
