@@ -3,7 +3,7 @@ import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { HoldCause } from './hold.ts';
 import { prepare } from './judging.ts';
-import { layNote } from './layNote.ts';
+import { alignNote } from './alignNote.ts';
 import type { TakeContext } from './takeContext.ts';
 
 /**
@@ -21,7 +21,7 @@ export function firstFault(
     const timed = judging.score[index];
     if (timed.item.kind !== 'note' || item?.status !== 'played') continue;
     const isSlurred = isSlurredTo(judging.score, found, index);
-    const { seconds, cause } = layNote(
+    const { seconds, cause } = alignNote(
       judging,
       timed as TimedItem<NoteItem>,
       item.span,

@@ -7,7 +7,7 @@ import { colourSpan } from './colourSpan.ts';
 import { heardPartial } from './heardPartial.ts';
 import type { Judging } from './judging.ts';
 import { measureLanding } from './landing.ts';
-import { layNote } from './layNote.ts';
+import { alignNote } from './alignNote.ts';
 import { profileOf } from './match.ts';
 import type { ItemMeasures, LineMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
@@ -74,7 +74,7 @@ export function judgeNote(
 ): JudgedNote {
   const { track, context, secondsPerBeat, roomAir } = judging;
   const { item: note } = timed;
-  const laid = layNote(judging, timed, span, zero, isSlurred);
+  const laid = alignNote(judging, timed, span, zero, isSlurred);
   const { target, history, holes, read, curve, zero: noteZero, error, hold } = laid;
   const { onsetSeconds, slips } = history;
   const shape = shapeOf(note);

@@ -21,7 +21,7 @@ const BREATH_GAP_SECONDS = 0.2;
 const HOLE_EDGE_SECONDS = 0.1;
 
 /** One note laid against what was written, before anything is measured of it. */
-export interface LaidNote {
+export interface AlignedNote {
   target: PitchTarget;
   history: ToneHistory;
   /** Gaps in which the tone was gone for long. */
@@ -35,13 +35,13 @@ export interface LaidNote {
 }
 
 /** Lays the tone in a span against its written note. `zero` is beat 0 of the exercise, null where this note sets it. */
-export function layNote(
+export function alignNote(
   judging: Judging,
   { item: note, startBeat }: TimedItem<NoteItem>,
   span: ToneSpan,
   zero: number | null,
   isSlurred: boolean,
-): LaidNote {
+): AlignedNote {
   const { track, context, foreign, masked, secondsPerBeat, tolerance, roomAir } = judging;
   const { hornId, a4Hz, scale, droneSpoils = false, exercise } = context;
   const target = noteTarget(exercise, note, hornId, a4Hz);
