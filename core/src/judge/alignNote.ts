@@ -10,7 +10,7 @@ import { FRAME_SECONDS } from '../hearing/index.ts';
 import type { PitchTarget } from '../horn/index.ts';
 import type { Gap, ToneSpan } from '../tone/index.ts';
 import { measureHold, type Hold } from './hold.ts';
-import type { Judging } from './judging.ts';
+import type { JudgeContext } from './judgeContext.ts';
 import { levelCurve, type LevelCurve } from './levelCurve.ts';
 import { readNote, type NoteTrack } from './noteTrack.ts';
 import { swellError } from './swellMeasures.ts';
@@ -36,7 +36,7 @@ export interface AlignedNote {
 
 /** Lays the tone in a span against its written note. `zero` is beat 0 of the exercise, null where this note sets it. */
 export function alignNote(
-  judging: Judging,
+  judging: JudgeContext,
   { item: note, startBeat }: TimedItem<NoteItem>,
   span: ToneSpan,
   zero: number | null,

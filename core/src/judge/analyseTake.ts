@@ -7,7 +7,7 @@ import type { ItemAnalysis } from './itemAnalysis.ts';
 import { judgeBetween } from './judgeBetween.ts';
 import { measureJoinedPeak, measureLine } from './judgeLine.ts';
 import { judgeNote, type JudgedNote } from './judgeNote.ts';
-import { prepare, type Judging } from './judging.ts';
+import { createJudgeContext, type JudgeContext } from './judgeContext.ts';
 import { matchDb } from './match.ts';
 import type { SwellMeasures } from './measures.ts';
 import { noteAnalysis } from './noteAnalysis.ts';
@@ -39,7 +39,7 @@ export function analyseTake(
   context: TakeContext,
   foreign: readonly NonPlayerSpan[],
 ): TakeAnalysis | null {
-  const judging = prepare(track, context, foreign);
+  const judging = createJudgeContext(track, context, foreign);
   const { score } = judging;
   const found = findItems(judging);
   // Bare air is something to judge where it was asked for.
@@ -119,7 +119,7 @@ const RINGS_FRAMES = 10;
 
 /** How long a note was a squawk before it came, from where the tone before it had rung out. */
 function squawkBefore(
-  { track, context: { exercise, hornId, a4Hz } }: Judging,
+  { track, context: { exercise, hornId, a4Hz } }: JudgeContext,
   found: readonly (Found | null)[],
   index: number,
   { item, span, measures }: JudgedNote,

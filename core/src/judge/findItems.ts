@@ -4,13 +4,13 @@ import { centsBetween } from '../horn/index.ts';
 import { median, percentile } from '../stats/index.ts';
 import { findToneSpan, onsetSeconds, partialOf } from '../tone/index.ts';
 import { followScore, type Found } from './follow.ts';
-import type { Judging } from './judging.ts';
+import type { JudgeContext } from './judgeContext.ts';
 
 /** Farther from its note a tone is another note, unless it is a partial of the same tube. */
 const MOST_BEND_CENTS = 90;
 
 /** A take of one note is one tone, whatever happens in it; anything else is followed. */
-export function findItems(judging: Judging): (Found | null)[] {
+export function findItems(judging: JudgeContext): (Found | null)[] {
   const { track, context, score } = judging;
   const { exercise, hornId, a4Hz, roomFloorDb, beatZeroSeconds } = context;
   const note = onlyNote(exercise);
@@ -41,7 +41,7 @@ const NEAR_SECONDS = 0.12;
  * where it is written: by the clock where there is one, else after the length of that note. The same where a note slipped to the pitch of the next.
  */
 function withChangedFingers(
-  { score, context, secondsPerBeat }: Judging,
+  { score, context, secondsPerBeat }: JudgeContext,
   found: readonly (Found | null)[],
 ): (Found | null)[] {
   const { exercise, hornId, a4Hz, beatZeroSeconds } = context;
@@ -93,7 +93,7 @@ function withChangedFingers(
  * the first note that was played as written sets the beat of its phrase.
  */
 export function beatZeros(
-  { track, score, secondsPerBeat, context: { beatZeroSeconds } }: Judging,
+  { track, score, secondsPerBeat, context: { beatZeroSeconds } }: JudgeContext,
   found: readonly (Found | null)[],
 ): number[] {
   const zeros: number[] = [];

@@ -2,7 +2,7 @@ import type { NoteItem, TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { HoldCause } from './hold.ts';
-import { prepare } from './judging.ts';
+import { createJudgeContext } from './judgeContext.ts';
 import { alignNote } from './alignNote.ts';
 import type { TakeContext } from './takeContext.ts';
 
@@ -14,7 +14,7 @@ export function firstFault(
   track: FrameTrack,
   context: TakeContext,
 ): { timeSeconds: number; cause: HoldCause } | null {
-  const judging = prepare(track, context, []);
+  const judging = createJudgeContext(track, context, []);
   const found = findItems(judging);
   const zeros = beatZeros(judging, found);
   for (const [index, item] of found.entries()) {

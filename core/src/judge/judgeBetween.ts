@@ -5,7 +5,7 @@ import { measureAir, measureGapNoise } from './airNoise.ts';
 import type { Finding } from './finding.ts';
 import type { Found } from './follow.ts';
 import type { AirAnalysis, HumAnalysis, ItemAnalysis, RestAnalysis } from './itemAnalysis.ts';
-import type { Judging } from './judging.ts';
+import type { JudgeContext } from './judgeContext.ts';
 import { reachVerdict } from './verdict.ts';
 
 /** The end of a note rings and releases. */
@@ -17,7 +17,7 @@ const NOT_HEARD = { startSeconds: null, endSeconds: null };
 
 /** Judges what is no note: rests, bare air, hums; what is heard or free is only kept. */
 export function judgeBetween(
-  judging: Judging,
+  judging: JudgeContext,
   found: readonly (Found | null)[],
   index: number,
   zero: number,
@@ -43,14 +43,14 @@ export function judgeBetween(
 }
 
 /** Frames between the tone before an item and the tone after it. */
-function between({ track }: Judging, found: readonly (Found | null)[], index: number): [number, number] {
+function between({ track }: JudgeContext, found: readonly (Found | null)[], index: number): [number, number] {
   const before = found.findLast((item, i) => i < index && item !== null);
   const after = found.find((item, i) => i > index && item !== null);
   return [before ? before.span.last + EDGE_FRAMES : 0, after ? after.span.first : track.count];
 }
 
 function judgeRest(
-  judging: Judging,
+  judging: JudgeContext,
   found: readonly (Found | null)[],
   index: number,
   zero: number,
@@ -77,7 +77,7 @@ function judgeRest(
 
 /** Frames in which an air is to be looked for: between the tones, and nearer to its own place than to another air's. */
 function airFrames(
-  judging: Judging,
+  judging: JudgeContext,
   found: readonly (Found | null)[],
   index: number,
   zero: number,
@@ -98,7 +98,7 @@ function airFrames(
 }
 
 /** The first air of a phrase that is nothing but air: what later ones are compared with. */
-function firstAir({ score }: Judging, index: number): number | null {
+function firstAir({ score }: JudgeContext, index: number): number | null {
   const { phrase } = score[index];
   const mine = [...score.keys()].filter((i) => score[i].phrase === phrase);
   const isAirOnly = mine.every((i) => score[i].item.kind === 'air' || score[i].item.kind === 'rest');
@@ -107,7 +107,7 @@ function firstAir({ score }: Judging, index: number): number | null {
 }
 
 function judgeAir(
-  judging: Judging,
+  judging: JudgeContext,
   found: readonly (Found | null)[],
   index: number,
   zero: number,
@@ -133,10 +133,10 @@ function judgeAir(
 
 /** humCents: median over the hum, 150 ms from its ends, against the target, folded into the nearest octave. */
 function judgeHum(
-  { track, context, tolerance }: Judging,
+  { track, context, tolerance }: JudgeContext,
   found: Found | null,
   index: number,
-  item: Extract<Judging['score'][number]['item'], { kind: 'hum' }>,
+  item: Extract<JudgeContext['score'][number]['item'], { kind: 'hum' }>,
 ): HumAnalysis {
   const common = { kind: 'hum' as const, item: index, writtenMidi: item.writtenMidi, events: [] };
   if (!found)

@@ -7,7 +7,7 @@ import {
 } from '../exercise/index.ts';
 import { levelCurve } from './levelCurve.ts';
 import type { JudgedNote } from './judgeNote.ts';
-import type { Judging } from './judging.ts';
+import type { JudgeContext } from './judgeContext.ts';
 import type { ItemMeasures, LineMeasures } from './measures.ts';
 import { joinNotes } from './noteTrack.ts';
 import { measureSlur } from './slur.ts';
@@ -21,7 +21,7 @@ function steadyMark({ dynamics }: NoteItem): number | null {
 
 /** How a note followed the one before: the change between them, and the evenness of the line. */
 export function measureLine(
-  judging: Judging,
+  judging: JudgeContext,
   before: JudgedNote,
   here: JudgedNote,
   isSlurred: boolean,
@@ -50,7 +50,7 @@ export function measureLine(
  * Nothing where the pair is no such swell.
  */
 export function measureJoinedPeak(
-  { context: { scale }, secondsPerBeat }: Judging,
+  { context: { scale }, secondsPerBeat }: JudgeContext,
   before: { timed: TimedItem<NoteItem>; judged: JudgedNote },
   here: { timed: TimedItem<NoteItem>; judged: JudgedNote },
   zero: number,

@@ -5,7 +5,7 @@ import { measureGapNoise } from './airNoise.ts';
 import { measureBend } from './bend.ts';
 import { colourSpan } from './colourSpan.ts';
 import { heardPartial } from './heardPartial.ts';
-import type { Judging } from './judging.ts';
+import type { JudgeContext } from './judgeContext.ts';
 import { measureLanding } from './landing.ts';
 import { alignNote } from './alignNote.ts';
 import { profileOf } from './match.ts';
@@ -66,7 +66,7 @@ const FIRST_SECONDS = 0.06;
 
 /** Measures one note of a take in the span where it was found. `zero` is beat 0 on the take's clock. */
 export function judgeNote(
-  judging: Judging,
+  judging: JudgeContext,
   timed: TimedItem<NoteItem>,
   span: ToneSpan,
   zero: number | null,

@@ -6,7 +6,7 @@ import type { Found } from './follow.ts';
 import { heardPartial } from './heardPartial.ts';
 import type { NoteAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
-import type { Judging } from './judging.ts';
+import type { JudgeContext } from './judgeContext.ts';
 import type { ItemMeasures } from './measures.ts';
 import { noteFindings, wrongPartial } from './noteFindings.ts';
 import { isSquawk } from './squawk.ts';
@@ -21,7 +21,7 @@ const SQUAWK_FRACTION = 0.3;
 
 /** What became of one written note: missed, something else in its place, or played and measured. */
 export function noteAnalysis(
-  judging: Judging,
+  judging: JudgeContext,
   { item, startBeat, endBeat }: TimedItem<NoteItem>,
   index: number,
   found: Found | null,

@@ -2,7 +2,7 @@ import { isHarmless } from './finding.ts';
 import { median } from '../stats/index.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
-import type { Judging } from './judging.ts';
+import type { JudgeContext } from './judgeContext.ts';
 import type { SwellMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes } from './noteTrack.ts';
@@ -36,7 +36,7 @@ export interface WholeVerdict extends Verdict {
  * The figures of a take: those of its only note, or over the steady parts of all notes. Then swellErrorDb is the root of
  * the mean square over them, response and peak are medians, and the hold lasts until the first note that failed.
  */
-export function measureWhole({ secondsPerBeat }: Judging, notes: readonly JudgedNote[]): SwellMeasures {
+export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly JudgedNote[]): SwellMeasures {
   if (notes.length === 1) {
     const [{ measures }] = notes;
     return measures;

@@ -5,7 +5,7 @@ import type { TakeContext } from './takeContext.ts';
 import { TOLERANCES, type Tolerance } from './tolerances.ts';
 
 /** What every part of judging one take needs, put together once. */
-export interface Judging {
+export interface JudgeContext {
   track: FrameTrack;
   context: TakeContext;
   foreign: readonly NonPlayerSpan[];
@@ -18,7 +18,11 @@ export interface Judging {
   roomAir: number | null;
 }
 
-export function prepare(track: FrameTrack, context: TakeContext, foreign: readonly NonPlayerSpan[]): Judging {
+export function createJudgeContext(
+  track: FrameTrack,
+  context: TakeContext,
+  foreign: readonly NonPlayerSpan[],
+): JudgeContext {
   return {
     track,
     context,
