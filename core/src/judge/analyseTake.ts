@@ -4,7 +4,7 @@ import { isHighNote } from '../horn/index.ts';
 import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { Found } from './follow.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
-import { judgeBetween } from './judgeBetween.ts';
+import { judgeNonNoteItem } from './judgeNonNoteItem.ts';
 import { measureJoinedPeak, measureLine } from './judgeLine.ts';
 import { judgeNote, type JudgedNote } from './judgeNote.ts';
 import { createJudgeContext, type JudgeContext } from './judgeContext.ts';
@@ -97,7 +97,7 @@ export function analyseTake(
           judged.get(index) ?? null,
           zeros[timed.phrase],
         )
-      : judgeBetween(judging, found, index, zeros[timed.phrase]),
+      : judgeNonNoteItem(judging, found, index, zeros[timed.phrase]),
   );
   // A squawk is no tone, but it is news.
   if (isSilent && !items.some(hasSquawked)) return null;

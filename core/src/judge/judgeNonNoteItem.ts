@@ -16,7 +16,7 @@ const HUM_BAND_CENTS = 50;
 const NOT_HEARD = { startSeconds: null, endSeconds: null };
 
 /** Judges what is no note: rests, bare air, hums; what is heard or free is only kept. */
-export function judgeBetween(
+export function judgeNonNoteItem(
   judging: JudgeContext,
   found: readonly (Found | null)[],
   index: number,
