@@ -1,6 +1,6 @@
 import { COLUMN_FIGURES, figureRow, UNITS } from '../figures/index.ts';
 import { plainName, type HornId } from '../horn/index.ts';
-import { isHarmless, type NoteAnalysis, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
+import { isNeutral, type NoteAnalysis, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
 import { headed, rounded, toCsv, type Cell } from './csv.ts';
 
 /** A take as a table needs it. */
@@ -49,7 +49,7 @@ const LAST = [['playerNote', '']] as const;
 function noteCells(take: TabledTake, note: NoteAnalysis): Cell[] {
   const { context, analysis } = take;
   const exercise = context?.exercise;
-  const plain = note.verdict?.findings.every(isHarmless) ?? null;
+  const plain = note.verdict?.findings.every(isNeutral) ?? null;
   const leading: Record<(typeof LEADING)[number][0], Cell> = {
     takeId: take.id,
     day: take.day,

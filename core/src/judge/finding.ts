@@ -10,7 +10,7 @@ export interface FindingRow<Payload> {
   /** What a note must be judged by for it to count; null: what happens is always told. */
   judged: Judged | null;
   /** Nothing stood out: it takes nothing from what was as written. */
-  harmless: boolean;
+  neutral: boolean;
   /** Which of several sentences says it: none, or all of these. */
   forms: readonly string[];
   formOf(payload: Payload): string;
@@ -18,7 +18,7 @@ export interface FindingRow<Payload> {
 
 interface Told<Payload> {
   judged?: Judged;
-  harmless?: true;
+  neutral?: true;
   forms?: readonly string[];
   formOf?(payload: Payload): string;
 }
@@ -34,7 +34,7 @@ function row<Payload = Nothing>(
     weight,
     advice,
     judged: told.judged ?? null,
-    harmless: told.harmless ?? false,
+    neutral: told.neutral ?? false,
     forms: told.forms ?? [],
     formOf: told.formOf ?? (() => ''),
   };
@@ -134,22 +134,22 @@ export const FINDINGS = {
   wander: row<{ cents: number }>(10, 'steadyAir', { judged: 'pitch' }),
   // What there is to say where nothing stood out.
   held: row<Hold>(1, 'holdLonger', {
-    harmless: true,
+    neutral: true,
     forms: ['', 'Completed'],
     formOf: ({ cause }) => (cause === 'completed' ? 'Completed' : ''),
   }),
-  bent: row<{ cents: number }>(1, 'addABeat', { harmless: true }),
-  colourMoved: row<{ harmonics: number; spreadCents: number }>(1, 'addABeat', { harmless: true }),
+  bent: row<{ cents: number }>(1, 'addABeat', { neutral: true }),
+  colourMoved: row<{ harmonics: number; spreadCents: number }>(1, 'addABeat', { neutral: true }),
   /** Bare air against the first of the phrase, + is more. */
   airAgainst: row<{ db: number }>(1, 'takeTheFreer', {
-    harmless: true,
+    neutral: true,
     ...sided('Less', 'More', ({ db }) => db),
   }),
-  matched: row<{ db: number; cents: number }>(1, 'moveOn', { harmless: true }),
-  subtone: row<Subtone>(1, 'holdLonger', { harmless: true }),
-  vibrato: row<Swing>(1, 'holdLonger', { harmless: true }),
-  even: row<{ errorDb: number; spreadCents: number }>(0, 'addABeat', { harmless: true }),
-  quiet: row(0, 'addABeat', { harmless: true }),
+  matched: row<{ db: number; cents: number }>(1, 'moveOn', { neutral: true }),
+  subtone: row<Subtone>(1, 'holdLonger', { neutral: true }),
+  vibrato: row<Swing>(1, 'holdLonger', { neutral: true }),
+  even: row<{ errorDb: number; spreadCents: number }>(0, 'addABeat', { neutral: true }),
+  quiet: row(0, 'addABeat', { neutral: true }),
 };
 
 export type FindingKind = keyof typeof FINDINGS;
@@ -167,4 +167,4 @@ export const findingRow = ({ kind }: Pick<Finding, 'kind'>): FindingRow<unknown>
 export const sentenceOf = (finding: Finding): string => finding.kind + findingRow(finding).formOf(finding);
 
 /** Nothing stood out. */
-export const isHarmless = (finding: Pick<Finding, 'kind'>): boolean => findingRow(finding).harmless;
+export const isNeutral = (finding: Pick<Finding, 'kind'>): boolean => findingRow(finding).neutral;

@@ -19,7 +19,7 @@ export type { TakeEvent } from './takeEvent.ts';
 export type { ItemMeasures, NoteMeasures, SubtoneDepth, SwellMeasures, ToneKind } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';
 export type { Advice } from './advice.ts';
-export { FINDINGS, isHarmless, sentenceOf, type Finding, type FindingKind } from './finding.ts';
+export { FINDINGS, isNeutral, sentenceOf, type Finding, type FindingKind } from './finding.ts';
 export type { Verdict } from './verdict.ts';
 export type { WholeVerdict } from './wholeTake.ts';
 export { takeLoudness } from './takeLoudness.ts';

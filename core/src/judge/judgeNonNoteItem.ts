@@ -6,7 +6,7 @@ import type { Finding } from './finding.ts';
 import type { Found } from './follow.ts';
 import type { AirAnalysis, HumAnalysis, ItemAnalysis, RestAnalysis } from './itemAnalysis.ts';
 import type { JudgeContext } from './judgeContext.ts';
-import { reachVerdict } from './verdict.ts';
+import { decideVerdict } from './verdict.ts';
 
 /** The end of a note rings and releases. */
 const EDGE_FRAMES = Math.round(0.08 / FRAME_SECONDS);
@@ -71,7 +71,7 @@ function judgeRest(
     ...common,
     measures: { gapNoiseDb },
     events: breathSeconds === null ? [] : [{ type: 'breath', timeSeconds: breathSeconds }],
-    verdict: reachVerdict(findings, { kind: 'quiet' }, null, tolerance),
+    verdict: decideVerdict(findings, { kind: 'quiet' }, null, tolerance),
   };
 }
 
@@ -127,7 +127,7 @@ function judgeAir(
     endSeconds: air?.endSeconds ?? null,
     measures: { airLevelDb: air?.airLevelDb ?? null },
     events: [],
-    verdict: reachVerdict(air ? [] : [{ kind: 'missed' }], plain, null, tolerance),
+    verdict: decideVerdict(air ? [] : [{ kind: 'missed' }], plain, null, tolerance),
   };
 }
 
@@ -145,7 +145,7 @@ function judgeHum(
       ...NOT_HEARD,
       status: 'missed',
       measures: { humCents: null },
-      verdict: reachVerdict([{ kind: 'missed' }], { kind: 'missed' }, null, tolerance),
+      verdict: decideVerdict([{ kind: 'missed' }], { kind: 'missed' }, null, tolerance),
     };
   const { targetHz } = pitchTarget(item, context.hornId, context.a4Hz);
   const { first, last } = found.span;
@@ -164,7 +164,7 @@ function judgeHum(
     startSeconds: first * FRAME_SECONDS,
     endSeconds: last * FRAME_SECONDS,
     measures: { humCents },
-    verdict: reachVerdict(
+    verdict: decideVerdict(
       isOff ? [{ kind: 'hum', cents: humCents }] : [],
       { kind: 'quiet' },
       null,

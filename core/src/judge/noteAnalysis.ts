@@ -10,7 +10,7 @@ import type { JudgeContext } from './judgeContext.ts';
 import type { ItemMeasures } from './measures.ts';
 import { noteFindings, wrongPartial } from './noteFindings.ts';
 import { isSquawk } from './squawk.ts';
-import { reachVerdict, type Verdict } from './verdict.ts';
+import { decideVerdict, type Verdict } from './verdict.ts';
 import { plainVibrato } from './vibratoAsked.ts';
 
 /** Beside a note lie the notes beside it. */
@@ -30,7 +30,7 @@ export function noteAnalysis(
 ): NoteAnalysis {
   const { context, tolerance, secondsPerBeat } = judging;
   const verdictOf = (findings: readonly Finding[], plain: Finding): Verdict =>
-    reachVerdict(findings, plain, item.judged, tolerance);
+    decideVerdict(findings, plain, item.judged, tolerance);
   const common = { kind: 'note', item: index, writtenMidi: item.writtenMidi } as const;
   if (!found || !judged) {
     const heardMidi =

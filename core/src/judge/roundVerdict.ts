@@ -1,7 +1,7 @@
 import type { TakeAnalysis } from './analyseTake.ts';
 import type { Advice } from './advice.ts';
-import { isHarmless, type Finding } from './finding.ts';
-import { weigh } from './verdict.ts';
+import { isNeutral, type Finding } from './finding.ts';
+import { rankFindings } from './verdict.ts';
 
 /** What a whole round comes to. */
 export interface RoundVerdict {
@@ -17,15 +17,15 @@ export interface RoundVerdict {
 export function judgeRound(phrases: readonly Pick<TakeAnalysis, 'items'>[]): RoundVerdict {
   const judged = phrases.flatMap(({ items }) => items).filter(({ verdict }) => verdict !== null);
   const stood = judged.flatMap(({ verdict }) =>
-    (verdict?.findings ?? []).filter((finding) => !isHarmless(finding)),
+    (verdict?.findings ?? []).filter((finding) => !isNeutral(finding)),
   );
-  const weighed = weigh(stood, null);
+  const weighed = rankFindings(stood, null);
   const count = ({ finding }: (typeof weighed)[number]) =>
     stood.filter(({ kind }) => kind === finding.kind).length;
   const most = weighed.toSorted((a, b) => count(b) - count(a) || b.weight - a.weight).at(0);
   return {
     judged: judged.length,
-    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isHarmless)).length,
+    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isNeutral)).length,
     recurring: most ? { count: count(most), finding: most.finding } : null,
     advice: most?.advice ?? 'moveOn',
   };

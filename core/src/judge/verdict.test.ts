@@ -5,7 +5,7 @@ import { NO_LINE } from './judgeNote.ts';
 import type { ItemMeasures } from './measures.ts';
 import { noteFindings } from './noteFindings.ts';
 import { TOLERANCES } from './tolerances.ts';
-import { reachVerdict } from './verdict.ts';
+import { decideVerdict } from './verdict.ts';
 import type { TakeEvent } from './takeEvent.ts';
 
 const good: ItemMeasures = {
@@ -74,7 +74,7 @@ function verdict(
     breathHeard: events.some(({ type }) => type === 'breath'),
   });
   const even = { kind: 'even', errorDb: 0.8, spreadCents: 4 } as const;
-  return reachVerdict(findings, even, judged, TOLERANCES[level]);
+  return decideVerdict(findings, even, judged, TOLERANCES[level]);
 }
 const kinds = (...of: Parameters<typeof verdict>) => verdict(...of).findings.map(({ kind }) => kind);
 

@@ -19,7 +19,7 @@ export interface Weighed {
 }
 
 /** Puts findings in order of weight; what an item is not judged by is left out (`judged` null: everything counts). */
-export function weigh(findings: readonly Finding[], judged: readonly Judged[] | null): Weighed[] {
+export function rankFindings(findings: readonly Finding[], judged: readonly Judged[] | null): Weighed[] {
   return findings
     .filter((finding) => {
       const by = findingRow(finding).judged;
@@ -33,14 +33,14 @@ export function weigh(findings: readonly Finding[], judged: readonly Judged[] | 
 }
 
 /** The verdict of what was found; `plain` is what there is to say where nothing stood out. */
-export function reachVerdict(
+export function decideVerdict(
   findings: readonly Finding[],
   plain: Finding,
   judged: readonly Judged[] | null,
   tolerance: Tolerance,
 ): Verdict {
-  const found = weigh(findings, judged);
-  const told = found.length > 0 ? found : weigh([plain], null);
+  const found = rankFindings(findings, judged);
+  const told = found.length > 0 ? found : rankFindings([plain], null);
   return {
     findings: told.slice(0, 2).map(({ finding }) => finding),
     advice: told[0].advice,

@@ -1,4 +1,4 @@
-import { isHarmless } from './finding.ts';
+import { isNeutral } from './finding.ts';
 import { median } from '../stats/index.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
@@ -7,7 +7,7 @@ import type { SwellMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes } from './noteTrack.ts';
 import type { Tolerance } from './tolerances.ts';
-import { reachVerdict, weigh, type Verdict } from './verdict.ts';
+import { decideVerdict, rankFindings, type Verdict } from './verdict.ts';
 
 /** Slopes and ends across several notes would tell of the notes, not of the playing. */
 export const NO_SLOPES = {
@@ -75,18 +75,20 @@ export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly J
 export function reachWholeVerdict(items: readonly ItemAnalysis[], tolerance: Tolerance): WholeVerdict {
   const judged = items.filter(({ verdict }) => verdict !== null);
   const told = judged
-    .flatMap(({ item, verdict }) => weigh(verdict?.findings ?? [], null).map((each) => ({ ...each, item })))
+    .flatMap(({ item, verdict }) =>
+      rankFindings(verdict?.findings ?? [], null).map((each) => ({ ...each, item })),
+    )
     .toSorted((a, b) => b.weight - a.weight);
-  const standsOut = told.filter(({ finding }) => !isHarmless(finding)).slice(0, 2);
+  const standsOut = told.filter(({ finding }) => !isNeutral(finding)).slice(0, 2);
   const shown = standsOut.length > 0 ? standsOut : told.slice(0, 1);
   const only = judged.length === 1 ? judged[0].verdict : null;
   const findings = shown.map(({ finding }) => finding);
-  const whole = only ?? reachVerdict(findings, { kind: 'missed' }, null, tolerance);
+  const whole = only ?? decideVerdict(findings, { kind: 'missed' }, null, tolerance);
   return {
     ...whole,
     advice: only || standsOut.length > 0 ? whole.advice : 'moveOn',
     of: only ? only.findings.map(() => judged[0].item) : shown.map(({ item }) => item),
     judged: judged.length,
-    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isHarmless)).length,
+    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isNeutral)).length,
   };
 }

@@ -1,6 +1,6 @@
 import { scoreOf } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
-import { isHarmless, type ItemAnalysis, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
+import { isNeutral, type ItemAnalysis, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
 import { figuresOf, type Figures } from './figures.ts';
 
 /** One judged item of a take: what it was practice of, how it went, and its figures. */
@@ -42,7 +42,7 @@ export function practisedNotes(
         day,
         at,
         seconds: secondsOf(item),
-        asWritten: item.verdict.findings.every(isHarmless),
+        asWritten: item.verdict.findings.every(isNeutral),
         figures: figuresOf(item, written),
       },
     ];
