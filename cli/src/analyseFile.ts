@@ -10,7 +10,7 @@ import {
   type ItemAnalysis,
   type RecordingAnalysis,
   type RecordingContext,
-  type SwellMeasures,
+  type TakeMeasures,
   type TakeAnalysis,
 } from '@inner-hum/core/judge';
 import { CoreError } from '@inner-hum/core/signal';
@@ -21,7 +21,7 @@ export interface FileAnalysis extends Omit<RecordingAnalysis, 'partials' | 'meas
   file: string;
   sampleRateHz: number;
   frames: FrameRow[];
-  measures: RecordingAnalysis['measures'] | SwellMeasures;
+  measures: RecordingAnalysis['measures'] | TakeMeasures;
   /** With an exercise: every item of it, and the verdict of the whole. */
   items?: ItemAnalysis[];
   verdict?: TakeAnalysis['verdict'] | null;

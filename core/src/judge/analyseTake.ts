@@ -9,7 +9,7 @@ import { measureJoinedPeak, measureLine } from './judgeLine.ts';
 import { judgeNote, type JudgedNote } from './judgeNote.ts';
 import { createJudgeContext, type JudgeContext } from './judgeContext.ts';
 import { matchDb } from './match.ts';
-import type { SwellMeasures } from './measures.ts';
+import type { TakeMeasures } from './measures.ts';
 import { noteAnalysis } from './noteAnalysis.ts';
 import { squawkMs } from './squawk.ts';
 import type { TakeContext } from './takeContext.ts';
@@ -23,7 +23,7 @@ export interface TakeAnalysis {
   items: ItemAnalysis[];
   events: TakeEvent[];
   /** Of the only note, or over all notes. */
-  measures: SwellMeasures;
+  measures: TakeMeasures;
   verdict: WholeVerdict;
   /** What could not be judged in this take; its measures are null. Absent in takes of before there were drones. */
   notJudged?: ('pitch' | 'onset')[];

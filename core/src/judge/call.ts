@@ -1,5 +1,5 @@
 import { notesOf, scoreOf, shapeOf, type Exercise } from '../exercise/index.ts';
-import type { SwellMeasures } from './measures.ts';
+import type { TakeMeasures } from './measures.ts';
 
 /** What the player says of the pitch before it is shown. */
 export type CalledSide = 'sharp' | 'true' | 'flat';
@@ -22,7 +22,7 @@ export function measuredSide(
     softEndCents,
     loudEndCents,
     centsMean,
-  }: Pick<SwellMeasures, 'softEndCents' | 'loudEndCents' | 'centsMean'>,
+  }: Pick<TakeMeasures, 'softEndCents' | 'loudEndCents' | 'centsMean'>,
   end: CalledEnd,
 ): CalledSide | null {
   const cents = { soft: softEndCents, loud: loudEndCents, whole: centsMean }[end];

@@ -16,7 +16,7 @@ export { SUBTONE_WINDOW, type SubtoneWindow } from './subtone.ts';
 export { VIBRATO_HZ } from './vibratoAsked.ts';
 export type { Profile } from './match.ts';
 export type { TakeEvent } from './takeEvent.ts';
-export type { ItemMeasures, NoteMeasures, SubtoneDepth, SwellMeasures, ToneKind } from './measures.ts';
+export type { ItemMeasures, NoteMeasures, SubtoneDepth, TakeMeasures, ToneKind } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';
 export type { Advice } from './advice.ts';
 export { FINDINGS, isNeutral, sentenceOf, type Finding, type FindingKind } from './finding.ts';

@@ -25,7 +25,7 @@ export type NoteMeasures = FiguresOf<'note'>;
 export type NoteStart = FiguresOf<'start'>;
 
 /** Every figure of a single-note take, measured against what was written. */
-export interface SwellMeasures extends NoteMeasures, NoteStart, FiguresOf<'swell'> {
+export interface TakeMeasures extends NoteMeasures, NoteStart, FiguresOf<'swell'> {
   stairs: { count: number; worstDb: number | null };
   holdCause: HoldCause | null;
 }
@@ -45,4 +45,4 @@ export interface AskedMeasures extends Partial<FiguresOf<'asked'>> {
 }
 
 /** Every figure of one note of an exercise. */
-export interface ItemMeasures extends SwellMeasures, NoteEntry, LineMeasures, AskedMeasures {}
+export interface ItemMeasures extends TakeMeasures, NoteEntry, LineMeasures, AskedMeasures {}

@@ -3,7 +3,7 @@ import { median } from '../stats/index.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
 import type { JudgeContext } from './judgeContext.ts';
-import type { SwellMeasures } from './measures.ts';
+import type { TakeMeasures } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes } from './noteTrack.ts';
 import type { Tolerance } from './tolerances.ts';
@@ -21,7 +21,7 @@ export const NO_SLOPES = {
   vibratoHz: null,
   vibratoCents: null,
   vibratoRegularity: null,
-} satisfies Partial<SwellMeasures>;
+} satisfies Partial<TakeMeasures>;
 
 /** The verdict of a whole take. */
 export interface WholeVerdict extends Verdict {
@@ -36,7 +36,7 @@ export interface WholeVerdict extends Verdict {
  * The figures of a take: those of its only note, or over the steady parts of all notes. Then swellErrorDb is the root of
  * the mean square over them, response and peak are medians, and the hold lasts until the first note that failed.
  */
-export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly JudgedNote[]): SwellMeasures {
+export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly JudgedNote[]): TakeMeasures {
   if (notes.length === 1) {
     const [{ measures }] = notes;
     return measures;

@@ -4,7 +4,7 @@ import {
   type Call,
   type CalledEnd,
   type CalledSide,
-  type SwellMeasures,
+  type TakeMeasures,
 } from '../judge/index.ts';
 import { median, wilson, type Interval } from '../stats/index.ts';
 import { figureOf } from './figures.ts';
@@ -25,7 +25,7 @@ export interface CallMade {
 /** The calls of a take that can be held against a measurement. */
 export function callsMade(
   call: Call,
-  measures: SwellMeasures,
+  measures: TakeMeasures,
   writtenMidi: WrittenMidi,
   at: number,
 ): CallMade[] {

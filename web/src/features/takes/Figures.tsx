@@ -1,12 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { SwellMeasures } from '@inner-hum/core/judge';
+import type { TakeMeasures } from '@inner-hum/core/judge';
 import { useTranslation } from 'react-i18next';
 import { figureRows } from './figureRows.ts';
 
 interface FiguresProps {
-  measures: SwellMeasures;
+  measures: TakeMeasures;
   /** Another take's figures beside them, and what the two columns are called. */
-  beside: { measures: SwellMeasures; here: string; there: string } | null;
+  beside: { measures: TakeMeasures; here: string; there: string } | null;
 }
 
 /** Every figure of a take in words, with its unit. What has no answer is left out. */

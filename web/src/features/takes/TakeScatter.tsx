@@ -1,5 +1,5 @@
 import { Box, Heading } from '@chakra-ui/react';
-import type { SwellMeasures } from '@inner-hum/core/judge';
+import type { TakeMeasures } from '@inner-hum/core/judge';
 import { lazy, Suspense, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { TakeRecord } from '../../storage/index.ts';
@@ -11,7 +11,7 @@ const LevelScatter = lazy(() => import('./LevelScatter.tsx'));
 
 interface TakeScatterProps {
   take: TakeRecord;
-  measures: SwellMeasures;
+  measures: TakeMeasures;
   drawing: TakeDrawing;
   other: OtherTake | null;
 }

@@ -1,4 +1,4 @@
-import type { SwellMeasures } from '@inner-hum/core/judge';
+import type { TakeMeasures } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { centsText } from '../../ui/index.ts';
 import { decimals } from '../../words/index.ts';
@@ -10,31 +10,31 @@ export const decibels = (value: number | null, t: TFunction) =>
 /** A deviation in words, with its side; null where there is no answer. */
 export const cents = (value: number | null, t: TFunction) => (value === null ? null : centsText(value, t));
 
-function bend({ bendWithLevel }: SwellMeasures, t: TFunction): string | null {
+function bend({ bendWithLevel }: TakeMeasures, t: TFunction): string | null {
   if (bendWithLevel === null) return null;
   const count = Math.round(Math.abs(bendWithLevel));
   if (count === 0) return t('figure.bendNone');
   return t(bendWithLevel < 0 ? 'figure.flatter' : 'figure.sharper', { count });
 }
 
-function stairs({ stairs: { count, worstDb }, wrongWayPercent }: SwellMeasures, t: TFunction): string | null {
+function stairs({ stairs: { count, worstDb }, wrongWayPercent }: TakeMeasures, t: TFunction): string | null {
   if (wrongWayPercent === null) return null;
   return worstDb === null ? t('figure.none') : t('figure.stairs', { count, db: decimals(worstDb, 1) });
 }
 
-function peak({ peakOffsetBeats }: SwellMeasures, t: TFunction): string | null {
+function peak({ peakOffsetBeats }: TakeMeasures, t: TFunction): string | null {
   if (peakOffsetBeats === null) return null;
   const beats = decimals(Math.abs(peakOffsetBeats), 2);
   return t(peakOffsetBeats >= 0 ? 'figure.late' : 'figure.early', { beats });
 }
 
-function hold({ holdSeconds, holdCause }: SwellMeasures, t: TFunction): string | null {
+function hold({ holdSeconds, holdCause }: TakeMeasures, t: TFunction): string | null {
   if (holdSeconds === null || holdCause === null) return null;
   return t('figure.hold', { seconds: decimals(holdSeconds, 1), cause: t(`cause.${holdCause}`) });
 }
 
 /** The figures of a take as words with units, in the order they are read; null where there is no answer. */
-export function figureRows(m: SwellMeasures, t: TFunction) {
+export function figureRows(m: TakeMeasures, t: TFunction) {
   const spread = m.centsSpread === null ? null : t('figure.spread', { count: Math.round(m.centsSpread) });
   const wrongWay =
     m.wrongWayPercent === null ? null : t('figure.percent', { percent: Math.round(m.wrongWayPercent) });
