@@ -57,7 +57,7 @@ export function cautionsOf(exercise: Exercise): Caution[] {
 }
 
 /** What tires in an exercise: playing high (over C#6), playing loud (f and more). */
-export function strainsOf(exercise: Exercise): ('high' | 'loud')[] {
+export function cautionsFor(exercise: Exercise): ('high' | 'loud')[] {
   const { highest, loudest } = extentOf(exercise);
   const isHigh = !isAlone(exercise) && (highest ?? 0) >= FIRST_PALM;
   return [

@@ -75,7 +75,7 @@ export { movedTo, painted, transposed, withLength, type BrushPoint } from './edi
 export { newExercise } from './newExercise.ts';
 export { routeExercise } from './routeExercise.ts';
 export { problemsOf, type Problem } from './problems.ts';
-export { CAUTIONS, cautionsOf, dueCautions, strainsOf, type Caution } from './cautions.ts';
+export { CAUTIONS, cautionsOf, dueCautions, cautionsFor, type Caution } from './cautions.ts';
 export { allNotes, extentOf, type Extent } from './extent.ts';
 export { isInKey, MAJOR_KEYS, spellNote, type MajorKey, type SpelledNote } from './keys.ts';
 export {

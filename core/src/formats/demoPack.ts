@@ -2,7 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import type { Choices, Exercise, FamilyId } from '../exercise/index.ts';
 import type { FrameColumns } from '../hearing/index.ts';
 import type { HornId } from '../horn/index.ts';
-import type { Call, Strain, TakeAnalysis, TakeContext, TakeLoudness } from '../judge/index.ts';
+import type { Call, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '../judge/index.ts';
 import type { Goal } from '../practice/index.ts';
 import type { ItemFault, StandInProfile } from '../standin/index.ts';
 import type { CueTrial, Question, TrialMeasure } from '../trial/index.ts';
@@ -31,7 +31,7 @@ export interface DemoTake extends DemoMoment {
   lengthSeconds: number;
   played: { profile: StandInProfile; faults: ItemFault[]; seed: number };
   analysis: TakeAnalysis | null;
-  strain: Strain;
+  strain: PlayingLoad;
   loudness: TakeLoudness | null;
   frames: FrameColumns;
 }

@@ -26,6 +26,6 @@ export { takeLoudness } from './takeLoudness.ts';
 export { learnScale, type TakeLoudness } from './learnScale.ts';
 export { measureSteadyTone, type SteadyTone } from './calibration.ts';
 export { calledEnds, measuredSide, type Call, type CalledEnd, type CalledSide } from './call.ts';
-export { strainOf, type Strain } from './strain.ts';
+export { playingLoadOf, type PlayingLoad } from './playingLoad.ts';
 export { judgeRound, type RoundVerdict } from './roundVerdict.ts';
 export { toneColour, type ToneColour } from './toneColour.ts';

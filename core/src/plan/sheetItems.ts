@@ -1,4 +1,4 @@
-import { extentOf, familyById, strainsOf, type Choices, type FamilyId } from '../exercise/index.ts';
+import { extentOf, familyById, cautionsFor, type Choices, type FamilyId } from '../exercise/index.ts';
 import { isHighNote, writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
 import { zoneOf, zoneOfNote, type Zone } from '../practice/index.ts';
 
@@ -115,7 +115,7 @@ export function made(makers: readonly Maker[], horn: Horn, day: number, pick = b
         midi,
         isHeavy,
         seconds: extentOf(exercise).seconds,
-        isLoud: strainsOf(exercise).includes('loud'),
+        isLoud: cautionsFor(exercise).includes('loud'),
       },
     ];
   });

@@ -2,7 +2,7 @@ import { DEFAULT_SCALE, type Exercise } from '@inner-hum/core/exercise';
 import type { DemoMoment, DemoTake } from '@inner-hum/core/formats';
 import { FrameTrack, listenTo } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
-import { analyseTake, strainOf, takeLoudness } from '@inner-hum/core/judge';
+import { analyseTake, playingLoadOf, takeLoudness } from '@inner-hum/core/judge';
 import {
   DEMO_LEAD_SECONDS,
   DEMO_TAIL_SECONDS,
@@ -71,7 +71,7 @@ export function playTake(told: Told): DemoTake {
     lengthSeconds: samples.length / RATE_HZ,
     played: { profile, faults: [...faults], seed },
     analysis,
-    strain: strainOf(track, { hornId, a4Hz: 440, scale }),
+    strain: playingLoadOf(track, { hornId, a4Hz: 440, scale }),
     loudness: analysis && takeLoudness(track),
     frames: track.slice(0),
   };

@@ -1,7 +1,7 @@
 import type { DynamicScale, Exercise, FamilyId } from '@inner-hum/core/exercise';
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId, WrittenMidi } from '@inner-hum/core/horn';
-import type { Call, Strain, TakeAnalysis, TakeContext, TakeLoudness } from '@inner-hum/core/judge';
+import type { Call, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '@inner-hum/core/judge';
 import type { Aim } from '@inner-hum/core/plan';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
 import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
@@ -37,7 +37,7 @@ export interface TakeRecord extends Gear {
   analysis: TakeAnalysis | null;
   loudness: TakeLoudness | null;
   /** Null in takes from before this was counted. */
-  strain: Strain | null;
+  strain: PlayingLoad | null;
   playerNote: string;
   /** Found on the next visit after the page had gone while it was played. */
   recovered: boolean;

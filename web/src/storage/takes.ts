@@ -1,5 +1,5 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { Call, Strain, TakeLoudness } from '@inner-hum/core/judge';
+import type { Call, PlayingLoad, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import { isListed } from './listed.ts';
@@ -91,7 +91,7 @@ export async function strainSince(
   from: number,
   source: TakeRecord['source'],
   to = Infinity,
-): Promise<Strain> {
+): Promise<PlayingLoad> {
   const sum = { playedSeconds: 0, highSeconds: 0, loudSeconds: 0 };
   await database()
     .takes.where('startedAt')

@@ -1,5 +1,5 @@
 import { CLICK_SECONDS, findClicks, findHoles, type FrameTrack } from '@inner-hum/core/hearing';
-import { analyseTake, strainOf, takeLoudness, type TakeContext } from '@inner-hum/core/judge';
+import { analyseTake, playingLoadOf, takeLoudness, type TakeContext } from '@inner-hum/core/judge';
 import { wallClock, type Gear, type TakeRecord } from '../storage/index.ts';
 import type { FreeRequest, InputSource } from './protocol.ts';
 
@@ -77,7 +77,7 @@ export function judgeRecord(record: TakeRecord, samples: Float32Array, track: Fr
     lengthSeconds: samples.length / record.sampleRateHz,
     foundClickSeconds,
     analysis,
-    strain: strainOf(track, record),
+    strain: playingLoadOf(track, record),
     loudness: analysis && takeLoudness(track),
   };
 }
@@ -109,7 +109,7 @@ export function newFreeRecord(
     sampleRateHz,
     lengthSeconds,
     context: null,
-    strain: strainOf(track, request),
+    strain: playingLoadOf(track, request),
     playerNote: '',
   };
 }

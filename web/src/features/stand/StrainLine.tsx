@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { strainsOf, type Exercise } from '@inner-hum/core/exercise';
+import { cautionsFor, type Exercise } from '@inner-hum/core/exercise';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useStrainToday } from '../../today/index.ts';
@@ -9,7 +9,7 @@ import type { SettingsRecord } from '../../storage/index.ts';
 export function StrainLine({ exercise, settings }: { exercise: Exercise; settings: SettingsRecord }) {
   const { t } = useTranslation();
   const today = useStrainToday(settings);
-  const kinds = useMemo(() => strainsOf(exercise), [exercise]);
+  const kinds = useMemo(() => cautionsFor(exercise), [exercise]);
   const told = kinds.flatMap((kind) => today?.[kind] ?? []).filter(({ isNear }) => isNear);
   if (told.length === 0) return null;
   return (

@@ -3,7 +3,7 @@ import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts
 import { frequencyHz, hornById, toSounding, writtenMidi, type HornId } from '../horn/index.ts';
 
 /** What of a take tires lip and ear. */
-export interface Strain {
+export interface PlayingLoad {
   /** Sounding at all. */
   playedSeconds: number;
   /** Sounding over C#6 (written). */
@@ -19,10 +19,10 @@ const QUARTER_TONE = 2 ** (-50 / 1200);
 const LOUD = markFraction('f');
 
 /** Seconds of a take in which the horn sounded, sounded high, sounded loud. Every frame with a pitch counts. */
-export function strainOf(
+export function playingLoadOf(
   { columns, count }: FrameTrack,
   { hornId, a4Hz, scale }: { hornId: HornId; a4Hz: number; scale: DynamicScale },
-): Strain {
+): PlayingLoad {
   const highHz = QUARTER_TONE * frequencyHz(toSounding(FIRST_HIGH, hornById(hornId)), a4Hz);
   const loudDb = levelAtFraction(LOUD, scale);
   const frames = { played: 0, high: 0, loud: 0 };

@@ -7,11 +7,11 @@ import {
   familyById,
   levelAtFraction,
   markFraction,
-  strainsOf,
+  cautionsFor,
 } from '../exercise/index.ts';
 import { FrameTrack } from '../hearing/index.ts';
 import { frequencyHz, hornById, toSounding, writtenMidi } from '../horn/index.ts';
-import { strainOf } from './index.ts';
+import { playingLoadOf } from './index.ts';
 
 /** Frames of one pitch (null: silence) at a mark of the scale. */
 function append(track: FrameTrack, midi: number | null, mark: 'p' | 'ff', seconds: number) {
@@ -27,7 +27,7 @@ it('counts what was played, played high and played loud, by the note that is wri
   append(track, 86, 'p', 4);
   append(track, 98, 'ff', 1);
   append(track, 60, 'ff', 5);
-  const strain = strainOf(track, { hornId: 'tenor', a4Hz: 440, scale: DEFAULT_SCALE });
+  const strain = playingLoadOf(track, { hornId: 'tenor', a4Hz: 440, scale: DEFAULT_SCALE });
   expect(strain.playedSeconds).toBeCloseTo(13, 6);
   expect(strain.highSeconds).toBeCloseTo(5, 6);
   expect(strain.loudSeconds).toBeCloseTo(6, 6);
@@ -43,7 +43,7 @@ it('tells ear and throat anew each day, the rest once, and only where it applies
   const read = { hearing: morning, throat: morning - 9 * hour };
   expect(dueCautions(high, read, morning + 10 * hour)).toEqual(['throat']);
   expect(dueCautions(high, read, morning + 20 * hour)).toEqual(['hearing', 'throat']);
-  expect(strainsOf(high)).toEqual(['high']);
+  expect(cautionsFor(high)).toEqual(['high']);
 
   const swell = buildSwell({
     note: writtenMidi(67),
@@ -52,7 +52,7 @@ it('tells ear and throat anew each day, the rest once, and only where it applies
     tempoBpm: 60,
     start: 'countIn',
   });
-  expect(strainsOf(swell)).toEqual(['loud']);
+  expect(cautionsFor(swell)).toEqual(['loud']);
   const air = familyById('airThenNote')?.build(hornById('alto'));
   if (!air) throw new Error('no family');
   expect(dueCautions(air, { dizziness: morning - 100 * 24 * hour }, morning)).not.toContain('dizziness');
