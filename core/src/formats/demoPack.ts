@@ -2,7 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import type { Choices, Exercise, FamilyId } from '../exercise/index.ts';
 import type { FrameColumns } from '../hearing/index.ts';
 import type { HornId } from '../horn/index.ts';
-import type { Call, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '../judge/index.ts';
+import type { PitchGuess, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '../judge/index.ts';
 import type { Goal } from '../practice/index.ts';
 import type { ItemFault, StandInProfile } from '../standin/index.ts';
 import type { CueTrial, Question, TrialMeasure } from '../trial/index.ts';
@@ -25,7 +25,7 @@ export interface DemoTake extends DemoMoment {
   roundId: string | null;
   phrase: number;
   eyes: 'watch' | 'blind';
-  call: Call | null;
+  call: PitchGuess | null;
   playerNote: string;
   sampleRateHz: number;
   lengthSeconds: number;

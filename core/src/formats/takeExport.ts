@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from 'fflate';
 import type { HornId } from '../horn/index.ts';
-import type { Call, TakeAnalysis, TakeContext } from '../judge/index.ts';
+import type { PitchGuess, TakeAnalysis, TakeContext } from '../judge/index.ts';
 import type { FrameRow } from './frameRows.ts';
 import { encodeWav, type Sound } from './wav.ts';
 
@@ -19,7 +19,7 @@ export interface TakeDocument {
   clickSeconds: number[];
   playerNote: string;
   /** What the player called before a blind take was shown. */
-  call: Call | null;
+  call: PitchGuess | null;
   frames: FrameRow[];
 }
 

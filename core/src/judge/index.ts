@@ -25,7 +25,7 @@ export type { WholeVerdict } from './wholeTake.ts';
 export { takeLoudness } from './takeLoudness.ts';
 export { learnScale, type TakeLoudness } from './learnScale.ts';
 export { measureSteadyTone, type SteadyTone } from './calibration.ts';
-export { calledEnds, measuredSide, type Call, type CalledEnd, type CalledSide } from './call.ts';
+export { guessedEnds, measuredSide, type PitchGuess, type GuessedEnd, type GuessedSide } from './call.ts';
 export { playingLoadOf, type PlayingLoad } from './playingLoad.ts';
 export { judgeRound, type RoundVerdict } from './roundVerdict.ts';
 export { toneColour, type ToneColour } from './toneColour.ts';

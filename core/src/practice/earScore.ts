@@ -1,9 +1,9 @@
 import type { WrittenMidi } from '../horn/index.ts';
 import {
   measuredSide,
-  type Call,
-  type CalledEnd,
-  type CalledSide,
+  type PitchGuess,
+  type GuessedEnd,
+  type GuessedSide,
   type TakeMeasures,
 } from '../judge/index.ts';
 import { median, wilson, type Interval } from '../stats/index.ts';
@@ -17,19 +17,19 @@ export interface CallMade {
   /** When the take began, in ms. */
   at: number;
   writtenMidi: WrittenMidi;
-  end: CalledEnd;
-  called: CalledSide;
-  measured: CalledSide;
+  end: GuessedEnd;
+  called: GuessedSide;
+  measured: GuessedSide;
 }
 
 /** The calls of a take that can be held against a measurement. */
 export function callsMade(
-  call: Call,
+  call: PitchGuess,
   measures: TakeMeasures,
   writtenMidi: WrittenMidi,
   at: number,
 ): CallMade[] {
-  return (Object.entries(call) as [CalledEnd, CalledSide][]).flatMap(([end, called]) => {
+  return (Object.entries(call) as [GuessedEnd, GuessedSide][]).flatMap(([end, called]) => {
     const measured = measuredSide(measures, end);
     return measured === null ? [] : [{ at, writtenMidi, end, called, measured }];
   });
@@ -55,14 +55,14 @@ export interface EarScore {
   all: Share;
   zones: (Share & { zone: Zone })[];
   /** By what it was: how often that was heard, and what it was taken for instead. */
-  sides: (Share & { side: CalledSide; takenFor: Partial<Record<CalledSide, number>> })[];
+  sides: (Share & { side: GuessedSide; takenFor: Partial<Record<GuessedSide, number>> })[];
   /** Four weeks at a time, oldest first. */
   months: (Share & { at: number })[];
   /** How far hums were from their note: all of them, by zone, and four weeks at a time, oldest first. */
   hums: { all: HumScore; zones: (HumScore & { zone: Zone })[]; months: (HumScore & { at: number })[] };
 }
 
-const SIDES: readonly CalledSide[] = ['flat', 'true', 'sharp'];
+const SIDES: readonly GuessedSide[] = ['flat', 'true', 'sharp'];
 const MONTH_MS = 28 * 24 * 3600_000;
 
 function shareOf(calls: readonly CallMade[]): Share {

@@ -1,7 +1,7 @@
 import { hornById, type HornId } from '@inner-hum/core/horn';
 import { todaySheet } from '@inner-hum/core/plan';
 import { practisedNotes, skillOf, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
-import { calledEnds, measuredSide } from '@inner-hum/core/judge';
+import { guessedEnds, measuredSide } from '@inner-hum/core/judge';
 import { createRandom } from '@inner-hum/core/signal';
 import type { DemoMoment, DemoTake } from '@inner-hum/core/formats';
 import { createLearner, playingOf } from './learner.ts';
@@ -29,7 +29,7 @@ function calledIn(
   grown: number,
 ): DemoTake['call'] {
   if (!analysis) return null;
-  const call = calledEnds(context.exercise).flatMap((end) => {
+  const call = guessedEnds(context.exercise).flatMap((end) => {
     const measured = measuredSide(analysis.measures, end);
     if (measured === null) return [];
     const guess = SIDES[Math.floor(3 * random.uniform())];

@@ -1,7 +1,7 @@
 import type { DynamicScale, Exercise, FamilyId } from '@inner-hum/core/exercise';
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId, WrittenMidi } from '@inner-hum/core/horn';
-import type { Call, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '@inner-hum/core/judge';
+import type { PitchGuess, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '@inner-hum/core/judge';
 import type { Aim } from '@inner-hum/core/plan';
 import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
 import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
@@ -18,7 +18,7 @@ export interface TakeRecord extends Gear {
   roundId: string | null;
   phrase: number;
   /** What the player called after a blind take, before it was shown; null where nothing was called. */
-  call: Call | null;
+  call: PitchGuess | null;
   startedAt: number;
   /** `yyyy-MM-dd` and `HH:mm` when it was begun, by the clock of the place where it was played. */
   day: string;

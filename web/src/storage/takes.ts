@@ -1,5 +1,5 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { Call, PlayingLoad, TakeLoudness } from '@inner-hum/core/judge';
+import type { PitchGuess, PlayingLoad, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
 import { eraseTake } from './journal.ts';
 import { isListed } from './listed.ts';
@@ -61,7 +61,7 @@ export async function purgeDeleted(now: number): Promise<void> {
 }
 
 /** What the player called after a blind take. */
-export async function writeCall(takeId: string, call: Call): Promise<void> {
+export async function writeCall(takeId: string, call: PitchGuess): Promise<void> {
   await changeTake(takeId, { call });
 }
 

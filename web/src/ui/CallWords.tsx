@@ -1,11 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import { measuredSide, type Call, type CalledEnd, type TakeMeasures } from '@inner-hum/core/judge';
+import { measuredSide, type PitchGuess, type GuessedEnd, type TakeMeasures } from '@inner-hum/core/judge';
 import { useTranslation } from 'react-i18next';
 
-const ENDS: readonly CalledEnd[] = ['soft', 'loud', 'whole'];
+const ENDS: readonly GuessedEnd[] = ['soft', 'loud', 'whole'];
 
 /** What the player called, beside what was measured. */
-export function CallWords({ call, measures }: { call: Call; measures: TakeMeasures }) {
+export function CallWords({ call, measures }: { call: PitchGuess; measures: TakeMeasures }) {
   const { t } = useTranslation();
   const lines = ENDS.flatMap((end) => {
     const called = call[end];

@@ -1,35 +1,35 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import type { Call, CalledEnd, CalledSide } from '@inner-hum/core/judge';
+import type { PitchGuess, GuessedEnd, GuessedSide } from '@inner-hum/core/judge';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ActionButton, Key } from '../../ui/index.ts';
 
 /** Up is sharp, as on the ribbon. */
-const SIDES: { side: CalledSide; key: string; sign: string }[] = [
+const SIDES: { side: GuessedSide; key: string; sign: string }[] = [
   { side: 'sharp', key: 'up', sign: '↑' },
   { side: 'true', key: 'right', sign: '→' },
   { side: 'flat', key: 'down', sign: '↓' },
 ];
 
 interface CallItProps {
-  ends: readonly CalledEnd[];
-  onCall(call: Call): void;
+  ends: readonly GuessedEnd[];
+  onCall(call: PitchGuess): void;
   onShow(): void;
 }
 
 /** Before a blind take is shown: how was it? One question an end, by hand, key or pedal. */
 export function CallIt({ ends, onCall, onShow }: CallItProps) {
   const { t } = useTranslation();
-  const [call, setCall] = useState<Call>({});
+  const [call, setCall] = useState<PitchGuess>({});
   const end = ends.find((each) => call[each] === undefined) ?? null;
-  const answer = (side: CalledSide) => {
+  const answer = (side: GuessedSide) => {
     if (!end) return;
     const next = { ...call, [end]: side };
     setCall(next);
     if (ends.every((each) => next[each] !== undefined)) onCall(next);
   };
-  const byKey = (side: CalledSide) => (event: KeyboardEvent) => {
+  const byKey = (side: GuessedSide) => (event: KeyboardEvent) => {
     event.preventDefault();
     event.stopImmediatePropagation();
     answer(side);

@@ -1,5 +1,5 @@
 import { phraseExercise, playedPhrases, withFingerings, type Exercise } from '@inner-hum/core/exercise';
-import { calledEnds, type Call } from '@inner-hum/core/judge';
+import { guessedEnds, type PitchGuess } from '@inner-hum/core/judge';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
@@ -100,8 +100,8 @@ export function useExercise(
     phrase: shown,
     take,
     takeIsStored: ended?.isStored ?? false,
-    asks: asksCall ? calledEnds(shown) : null,
-    onCall(call: Call) {
+    asks: asksCall ? guessedEnds(shown) : null,
+    onCall(call: PitchGuess) {
       if (!take) return;
       void writeCall(take.id, call);
       // A take that could not be stored cannot keep the call; it is shown all the same.
