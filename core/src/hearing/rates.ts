@@ -1,4 +1,4 @@
-import { createHalver, createResampler, SampleRing } from '../signal/index.ts';
+import { createHalfBandDecimator, createResampler, SampleRing } from '../signal/index.ts';
 
 /** Above this rate nothing is heard: faster sound is halved before anything else looks at it. */
 const MOST_FULL_RATE_HZ = 50000;
@@ -24,7 +24,7 @@ export function createRates(sampleRateHz: number): Rates {
   const first = new SampleRing(sampleRateHz / 3);
   const steps: (() => void)[] = [];
   const halve = (source: SampleRing, out: SampleRing, flatTo: number) => {
-    steps.push(createHalver(source, out, flatTo));
+    steps.push(createHalfBandDecimator(source, out, flatTo));
     return out;
   };
   let fullRateHz = sampleRateHz;

@@ -13,7 +13,7 @@ const ROOM = 1024;
  * of a half-band filter is zero, and the rest come in pairs (Mintzer 1982). Returns a function that appends what newly
  * arrived samples have completed, four at a time.
  */
-export function createHalver(source: SampleRing, out: SampleRing, flatTo: number): () => void {
+export function createHalfBandDecimator(source: SampleRing, out: SampleRing, flatTo: number): () => void {
   // Kaiser: transition in turns a sample = (A - 8) / (2.285 * 2 pi * taps).
   const halfTaps = (STOP_BAND_DB - 8) / (2.285 * 2 * Math.PI * (0.5 - flatTo)) / 2;
   const pairs = Math.ceil(halfTaps / 2);

@@ -4,7 +4,7 @@ export { CoreError, type CoreErrorCode } from './coreError.ts';
 export { hannInto } from './hann.ts';
 export { createKaiserLowpass } from './kaiserLowpass.ts';
 export { createResampler } from './resampler.ts';
-export { createHalver } from './halver.ts';
+export { createHalfBandDecimator } from './halver.ts';
 export { createBandFilter, type BandFilter } from './bandFilter.ts';
 export { SampleRing } from './sampleRing.ts';
 export { createRandom, type Random } from './random.ts';

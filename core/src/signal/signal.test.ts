@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import {
   amplitudeFromDb,
   createBandFilter,
-  createHalver,
+  createHalfBandDecimator,
   createRandom,
   createResampler,
   dbFromPower,
@@ -18,7 +18,9 @@ function resample(samples: Float32Array, fromHz: number, toHz: number): Float32A
   const source = new SampleRing(4096);
   const out = new SampleRing(65536);
   const step =
-    fromHz === 2 * toHz ? createHalver(source, out, 0.433) : createResampler(fromHz, toHz, source, out);
+    fromHz === 2 * toHz
+      ? createHalfBandDecimator(source, out, 0.433)
+      : createResampler(fromHz, toHz, source, out);
   for (let n = 0; n < samples.length; n += 100) {
     source.appendFrom(samples, n, Math.min(samples.length, n + 100));
     step();

@@ -23,7 +23,7 @@ import { Figures } from './Figures.tsx';
 import type { TakeDrawing } from '../../listing/index.ts';
 import { TakeRibbon } from './TakeRibbon.tsx';
 import { TakeScatter } from './TakeScatter.tsx';
-import { takeLabel, TakeTitle, takeTold } from '../../listing/index.ts';
+import { takeLabel, TakeTitle, describeTake } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
 import type { NoSound } from './useTakeSound.ts';
 
@@ -107,7 +107,7 @@ export function OneTakeView(props: OneTakeViewProps) {
           </Box>
           {telling && (
             <Box as="p" maxW="prose" data-testid="told">
-              {takeTold(take, drawing, settings.naming, t)}
+              {describeTake(take, drawing, settings.naming, t)}
             </Box>
           )}
         </Box>

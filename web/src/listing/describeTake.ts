@@ -52,7 +52,12 @@ function turnsOf(drawing: TakeDrawing, fromSeconds: number, toSeconds: number): 
 }
 
 /** A whole take in one paragraph, for whoever does not see its ribbon. */
-export function takeTold(take: TakeRecord, drawing: TakeDrawing, naming: NoteNaming, t: TFunction): string {
+export function describeTake(
+  take: TakeRecord,
+  drawing: TakeDrawing,
+  naming: NoteNaming,
+  t: TFunction,
+): string {
   const { analysis } = take;
   const mark = ({ levelDb }: Moment) => nearestMark(levelDb, take.scale);
   const said = (moment: Moment) => ({ pitch: centsText(moment.cents, t), mark: mark(moment) });
