@@ -6,7 +6,7 @@ import type { PitchGuess, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness }
 import type { Goal } from '../practice/index.ts';
 import type { ItemFault, StandInProfile } from '../standin/index.ts';
 import type { CueTrial, Question, TrialMeasure } from '../trial/index.ts';
-import { joined } from '../signal/index.ts';
+import { concat } from '../signal/index.ts';
 import { packFrames, unpackFrames } from './packedFrames.ts';
 
 /** A moment of the scenario: so many days before its last one, at a second of that day. */
@@ -102,7 +102,7 @@ const short = (_name: string, value: unknown) =>
 /** The scenario as one ZIP: figures to five digits, frames packed. */
 export function packDemo(pack: DemoPack): Uint8Array<ArrayBuffer> {
   const frames = pack.takes.map((take) => packFrames(take.frames));
-  const all = joined(Uint8Array, frames);
+  const all = concat(Uint8Array, frames);
   const takes = pack.takes.map((take, i) => ({ ...take, frames: frames[i].length }));
   // No time of making, so that the same scenario is the same file.
   const mtime = new Date(2020, 0, 1);

@@ -1,5 +1,5 @@
 import type * as LibFlac from 'libflacjs/dist/libflac.js';
-import { CoreError, fromSteps, inSteps, joined } from '../signal/index.ts';
+import { CoreError, fromSteps, inSteps, concat } from '../signal/index.ts';
 import type { Sound } from './wav.ts';
 
 const BITS = 24;
@@ -43,7 +43,7 @@ export async function encodeFlac({ sampleRateHz, samples }: Sound): Promise<Uint
   } finally {
     flac.FLAC__stream_encoder_delete(encoder);
   }
-  return joined(Uint8Array, parts);
+  return concat(Uint8Array, parts);
 }
 
 /** Whole steps from decoded bytes, 3 or 4 to a sample, low byte first. */
@@ -97,7 +97,7 @@ export async function decodeFlac(bytes: Uint8Array<ArrayBuffer>): Promise<Sound>
   } finally {
     flac.FLAC__stream_decoder_delete(decoder);
   }
-  const steps = joined(Int32Array, parts);
+  const steps = concat(Int32Array, parts);
   if (wrong === null && (sampleRateHz === 0 || steps.length !== promised)) wrong = 'it is cut short';
   if (wrong !== null) throw refuse(wrong);
   return { sampleRateHz, samples: fromSteps(steps) };

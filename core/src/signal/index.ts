@@ -9,5 +9,5 @@ export { createBandFilter, type BandFilter } from './bandFilter.ts';
 export { SampleRing } from './sampleRing.ts';
 export { createRandom, type Random } from './random.ts';
 export { dbFromPower, amplitudeFromDb, powerFromDb } from './decibel.ts';
-export { joined } from './joined.ts';
+export { concat } from './concat.ts';
 export { fromSteps, inSteps, roundToSteps } from './sampleSteps.ts';

@@ -1,4 +1,4 @@
-import { joined } from '@inner-hum/core/signal';
+import { concat } from '@inner-hum/core/signal';
 import { database } from './database.ts';
 import { playAgain } from './playAgain.ts';
 import type { ChunkRecord, SoundRecord } from './records.ts';
@@ -9,7 +9,7 @@ const formats = () => import('@inner-hum/core/formats');
 /** Parts in their order, up to the first that is missing. */
 function joinParts(chunks: readonly ChunkRecord[]): Float32Array<ArrayBuffer> {
   const whole = chunks.filter((chunk, i) => chunk.index === i);
-  return joined(
+  return concat(
     Float32Array,
     whole.map(({ samples }) => samples),
   );

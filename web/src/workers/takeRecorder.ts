@@ -1,6 +1,6 @@
 import { CLICK_SECONDS, FRAME_SECONDS, type FrameTrack } from '@inner-hum/core/hearing';
 import type { TakeAnalysis } from '@inner-hum/core/judge';
-import { joined } from '@inner-hum/core/signal';
+import { concat } from '@inner-hum/core/signal';
 import {
   appendChunk,
   beginTake,
@@ -97,7 +97,7 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
     },
     async finish(track) {
       if (filled > 0) close(open.slice(0, filled));
-      const samples = joined(Float32Array, parts);
+      const samples = concat(Float32Array, parts);
       const judged = judgeRecord(record, samples, track);
       // Before anything is waited for: the track goes on growing.
       const columns = track.slice(
