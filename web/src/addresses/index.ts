@@ -1,4 +1,4 @@
 // What is played as an address, and an address as what is played: every state of the Stand and the Shelf has one.
 export { readSwell, swellSearch } from './swellAddress.ts';
 export { drillAddress, playersHorn, readDrill, roomOf, shelfAddress } from './drillAddress.ts';
-export { pulledIn } from './pulledIn.ts';
+export { mouthpiecePullMm } from './mouthpiecePullMm.ts';

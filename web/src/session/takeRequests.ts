@@ -1,5 +1,5 @@
 import { highHabits, movedHabits } from '@inner-hum/core/standin';
-import { pulledIn } from '../addresses/index.ts';
+import { mouthpiecePullMm } from '../addresses/index.ts';
 import { gearOf } from '../storage/index.ts';
 import type { ArmRequest, StandInRequest } from '../workers/index.ts';
 import { phraseOf, type Round } from './round.ts';
@@ -52,7 +52,7 @@ export function standInRequest(
 ): StandInRequest {
   const { hornId, a4Hz, profileId } = setup.settings;
   const exercise = phraseOf(round);
-  const pulledMm = round.index > 0 && round.record ? pulledIn(round.record) : 0;
+  const pulledMm = round.index > 0 && round.record ? mouthpiecePullMm(round.record) : 0;
   const faults =
     pulledMm !== 0
       ? movedHabits(exercise, hornId, a4Hz, pulledMm)

@@ -1,7 +1,7 @@
 import { gearChanges } from '@inner-hum/core/practice';
 import type { HornId } from '@inner-hum/core/horn';
 import { startOfDay } from 'date-fns';
-import { pulledIn } from '../../addresses/index.ts';
+import { mouthpiecePullMm } from '../../addresses/index.ts';
 import {
   dayOf,
   listHornChecks,
@@ -71,7 +71,7 @@ export async function marksOf(hornId: HornId, practice: readonly PracticeDayReco
       at: round.startedAt,
       kind: 'moved',
       text: '',
-      pulledMm: pulledIn(round),
+      pulledMm: mouthpiecePullMm(round),
     })),
   ].toSorted((a, b) => a.at - b.at);
 }

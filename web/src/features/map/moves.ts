@@ -7,7 +7,7 @@ import {
 } from '@inner-hum/core/tendency';
 import { median } from '@inner-hum/core/stats';
 import type { Horn, WrittenMidi } from '@inner-hum/core/horn';
-import { pulledIn } from '../../addresses/index.ts';
+import { mouthpiecePullMm } from '../../addresses/index.ts';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
 
 /** The mouthpiece moved, with three notes before and after. */
@@ -25,7 +25,7 @@ export function movesOf(rounds: readonly RoundRecord[], takes: readonly TakeReco
   return rounds
     .filter(({ exercise }) => exercise.family === 'mouthpieceMove')
     .flatMap(({ id, startedAt, exercise, address }): Move[] => {
-      const pulledMm = pulledIn({ exercise, address });
+      const pulledMm = mouthpiecePullMm({ exercise, address });
       const centsOf = (phrase: number) => {
         const take = takes.findLast((each) => each.roundId === id && each.phrase === phrase);
         const notes = take?.context && take.analysis ? observationsIn(take.context, take.analysis) : [];

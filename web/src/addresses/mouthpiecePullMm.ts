@@ -1,7 +1,7 @@
 import { USUAL_PULL, type Exercise } from '@inner-hum/core/exercise';
 
 /** Millimetres the mouthpiece is pulled out by in a round that moves it, as its address has it; 0 in any other. */
-export function pulledIn({
+export function mouthpiecePullMm({
   exercise,
   address,
 }: {
