@@ -5,7 +5,7 @@ import { createDrone, createMetronome, type Desk, type DeskTrouble } from '../au
 import { gearOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
 import type { SessionClient, SessionEvent } from '../workers/index.ts';
 import { createBeat } from './beat.ts';
-import { createDroneKeeper } from './droneKeeper.ts';
+import { createDroneController } from './droneController.ts';
 import { followLive, newLiveSound } from './liveSound.ts';
 import { openInput } from './openInput.ts';
 import { minuteKept, problemRaised, problemsCleared, visitShown, type TroubleCode } from './sessionSlice.ts';
@@ -53,7 +53,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
   });
   const beat = createBeat(metronome, desk);
   const drone = createDrone(desk.output);
-  const droneKeeper = createDroneKeeper(drone, desk, client, (leakDb) => {
+  const droneController = createDroneController(drone, desk, client, (leakDb) => {
     if (leakDb !== null && leakDb < Infinity) tell('droneHeard');
     else dispatch(problemsCleared(['droneHeard']));
     send({ type: 'droneHeard' });
@@ -115,14 +115,14 @@ export function createSessionController(config: SessionConfig): SessionControlle
       case 'arm': {
         const { setup, round, takeId, afterSilence } = effect;
         const roundTripSeconds = setup.roundTripSeconds ?? desk.outputLatencySeconds();
-        const { leakDb } = droneKeeper;
+        const { leakDb } = droneController;
         const request = { takeId, afterSilence, roundTripSeconds, droneLeakDb: leakDb };
         call(client.remote.arm(armRequest(setup, round, request)));
         return;
       }
       case 'adjust': {
         const { settings, scale } = effect.setup;
-        call(client.remote.adjust({ eyes: settings.eyes, scale, droneLeakDb: droneKeeper.leakDb }));
+        call(client.remote.adjust({ eyes: settings.eyes, scale, droneLeakDb: droneController.leakDb }));
         return;
       }
       case 'disarm':
@@ -170,10 +170,10 @@ export function createSessionController(config: SessionConfig): SessionControlle
         metronome.stop();
         return;
       case 'drone':
-        droneKeeper.update(effect.setup, effect.exercise);
+        droneController.update(effect.setup, effect.exercise);
         return;
       case 'stopDrone':
-        droneKeeper.stop();
+        droneController.stop();
         return;
       case 'restUntil': {
         const { takeId, atSeconds } = effect;

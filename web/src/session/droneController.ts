@@ -16,7 +16,7 @@ const USUAL_ROOM_DB = -60;
 /** G4: an easy middle note, where nothing else is asked for. */
 const MIDDLE = writtenMidi(67);
 
-export interface DroneKeeper {
+export interface DroneController {
   /** Sounds, changes or stops the drone as the set-up has it. */
   update(setup: SessionSetup, exercise: Exercise | null): void;
   stop(): void;
@@ -25,12 +25,12 @@ export interface DroneKeeper {
 }
 
 /** Keeps the drone as it is wished and finds out whether the microphone hears it. */
-export function createDroneKeeper(
+export function createDroneController(
   drone: Drone,
   desk: Pick<Desk, 'after'>,
   client: SessionClient,
   onLeak: (leakDb: number | null) => void,
-): DroneKeeper {
+): DroneController {
   let leakDb: number | null = null;
   let heardBy: string | null = null;
   let noLonger = () => {};
