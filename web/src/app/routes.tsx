@@ -7,7 +7,7 @@ import { Doorway } from './Doorway.tsx';
 const room =
   <Module,>(load: () => Promise<Module>) =>
   async () =>
-    (await Promise.all([load(), wordsOf('rooms')]))[0];
+    (await Promise.all([load(), wordsOf('app')]))[0];
 
 /** Each room is loaded when it is first entered. */
 export const router = createBrowserRouter([

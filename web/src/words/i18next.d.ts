@@ -1,11 +1,11 @@
 import 'i18next';
-import type hall from './messages/en/hall.json';
+import type startup from './messages/en/startup.json';
 import type help from './messages/en/help.json';
-import type rooms from './messages/en/rooms.json';
+import type app from './messages/en/app.json';
 
 declare module 'i18next' {
   interface CustomTypeOptions {
-    resources: { translation: typeof hall & typeof rooms & typeof help };
+    resources: { translation: typeof startup & typeof app & typeof help };
     returnNull: false;
   }
 }

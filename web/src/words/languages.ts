@@ -10,15 +10,15 @@ export type ChosenLanguage = Language | 'device';
 
 /** Words before the first room, words of all rooms, words of help: nobody waits for what is not yet read. */
 const PARTS = {
-  hall: {
-    en: () => import('./messages/en/hall.json'),
-    de: () => import('./messages/de/hall.json'),
-    it: () => import('./messages/it/hall.json'),
+  startup: {
+    en: () => import('./messages/en/startup.json'),
+    de: () => import('./messages/de/startup.json'),
+    it: () => import('./messages/it/startup.json'),
   },
-  rooms: {
-    en: () => import('./messages/en/rooms.json'),
-    de: () => import('./messages/de/rooms.json'),
-    it: () => import('./messages/it/rooms.json'),
+  app: {
+    en: () => import('./messages/en/app.json'),
+    de: () => import('./messages/de/app.json'),
+    it: () => import('./messages/it/app.json'),
   },
   help: {
     en: () => import('./messages/en/help.json'),
@@ -35,7 +35,7 @@ const languageOf = (chosen: ChosenLanguage): Language =>
     : chosen;
 
 /** What has been asked for; another language brings the same. */
-const needed = new Set<Part>(['hall']);
+const needed = new Set<Part>(['startup']);
 const learnt = new Set<string>();
 let tellStarted = () => {};
 /** The router asks for the words of its rooms before the player's settings, and so the language, are read. */
@@ -61,7 +61,7 @@ export async function startWords(chosen: ChosenLanguage): Promise<void> {
     returnNull: false,
     react: { bindI18nStore: 'added' },
   });
-  await learn(language, 'hall');
+  await learn(language, 'startup');
   document.documentElement.lang = language;
   tellStarted();
 }

@@ -8,15 +8,15 @@ import { WORDS } from '../ui/helpTopics.ts';
 import { nameNotesInTexts } from '../ui/notesInTexts.ts';
 import { findingText } from '../ui/findingText.ts';
 import { verdictText } from '../ui/VerdictWords.tsx';
-import deHall from './messages/de/hall.json';
+import deStartup from './messages/de/startup.json';
 import deHelp from './messages/de/help.json';
-import deRooms from './messages/de/rooms.json';
-import hall from './messages/en/hall.json';
+import deApp from './messages/de/app.json';
+import startup from './messages/en/startup.json';
 import help from './messages/en/help.json';
-import rooms from './messages/en/rooms.json';
-import itHall from './messages/it/hall.json';
+import app from './messages/en/app.json';
+import itStartup from './messages/it/startup.json';
 import itHelp from './messages/it/help.json';
-import itRooms from './messages/it/rooms.json';
+import itApp from './messages/it/app.json';
 
 const en = { ...hall, ...rooms, ...help };
 const de = { ...deHall, ...deRooms, ...deHelp };
@@ -61,7 +61,7 @@ describe('the messages', () => {
     const sentences = Object.entries(FINDINGS).flatMap(([kind, { forms }]) =>
       forms.length === 0 ? [kind] : forms.map((form) => kind + form),
     );
-    const held = Object.keys(rooms.finding).map((key) => key.replace(/_(one|other)$/, ''));
+    const held = Object.keys(app.finding).map((key) => key.replace(/_(one|other)$/, ''));
     expect(new Set(held)).toEqual(new Set(sentences));
     expect(Object.keys(help.word)).toEqual(WORDS);
   });

@@ -15,8 +15,8 @@ import { scatterPoints } from './scatterPoints.ts';
 import { filterSearch, readFilter } from './takeFilter.ts';
 import { choiceOf } from './useFoundTakes.ts';
 import { drawTake, describeTake } from '../../listing/index.ts';
-import hall from '../../words/messages/en/hall.json';
-import rooms from '../../words/messages/en/rooms.json';
+import startup from '../../words/messages/en/startup.json';
+import app from '../../words/messages/en/app.json';
 
 /** A take as the app keeps it, from the stand-in's sound. */
 function keptTake(shape: SwellShape): { take: TakeRecord; track: ReturnType<typeof listenTo> } {
