@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { wordsOf } from '../words/index.ts';
+import { loadMessages } from '../words/index.ts';
 import { RoomFailed } from './RoomFailed.tsx';
 import { Doorway } from './Doorway.tsx';
 
@@ -7,7 +7,7 @@ import { Doorway } from './Doorway.tsx';
 const room =
   <Module,>(load: () => Promise<Module>) =>
   async () =>
-    (await Promise.all([load(), wordsOf('app')]))[0];
+    (await Promise.all([load(), loadMessages('app')]))[0];
 
 /** Each room is loaded when it is first entered. */
 export const router = createBrowserRouter([
@@ -57,7 +57,7 @@ export const router = createBrowserRouter([
           {
             path: 'words',
             lazy: room(async () => {
-              await wordsOf('help');
+              await loadMessages('help');
               return import('../features/glossary/GlossaryRoom.tsx');
             }),
           },

@@ -1,12 +1,12 @@
 import { lazy, Suspense, useId, useRef, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation, useNavigate } from 'react-router';
-import { wordsOf } from '../words/index.ts';
+import { loadMessages } from '../words/index.ts';
 import { ActionButton } from './ActionButton.tsx';
 import type { HelpTopic } from './helpTopics.ts';
 
 const HelpPanel = lazy(async () => {
-  const [panel] = await Promise.all([import('./HelpPanel.tsx'), wordsOf('help')]);
+  const [panel] = await Promise.all([import('./HelpPanel.tsx'), loadMessages('help')]);
   return panel;
 });
 

@@ -5,7 +5,7 @@ export {
   LANGUAGES,
   startWords,
   setLanguage,
-  wordsOf,
+  loadMessages,
   type ChosenLanguage,
 } from './languages.ts';
 export { dateText, type DateStyle } from './dateText.ts';

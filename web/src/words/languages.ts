@@ -67,7 +67,7 @@ export async function startWords(chosen: ChosenLanguage): Promise<void> {
 }
 
 /** Learns the words of a part in the language that is spoken. */
-export async function wordsOf(part: Part): Promise<void> {
+export async function loadMessages(part: Part): Promise<void> {
   await started;
   await learn(i18next.language as Language, part);
 }
