@@ -27,7 +27,7 @@ export function subtoneTries({ exercise }: TakeContext, { items }: TakeAnalysis,
   });
 }
 
-/** Looked back at, and needed, before the horn is asked about. */
+/** Keyed back at, and needed, before the horn is asked about. */
 const LATEST = 12;
 const LEAST_TRIES = 6;
 const LEAST_NOTES = 3;

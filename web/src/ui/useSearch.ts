@@ -7,7 +7,7 @@ import {
 } from 'react-router';
 
 /** Asks this room for something else, in the place of what stood in the address; a help that is open stays open. */
-export function useAsk() {
+export function useSetSearch() {
   const navigate = useNavigate();
   return (search: string, options?: NavigateOptions) =>
     void navigate({ search, hash: window.location.hash }, { replace: true, ...options });
@@ -16,7 +16,7 @@ export function useAsk() {
 /** What the address asks of a room, and a way to ask for something else. */
 export function useSearch() {
   const [search] = useSearchParams();
-  const askFor = useAsk();
+  const askFor = useSetSearch();
   const ask = (next: URLSearchParamsInit) => askFor(createSearchParams(next).toString());
   return [search, ask] as const;
 }

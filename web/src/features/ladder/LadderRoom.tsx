@@ -3,14 +3,14 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { playersHorn } from '../../addresses/index.ts';
 import { readSettings } from '../../storage/index.ts';
-import { useLook } from '../../ui/index.ts';
+import { useUrlState } from '../../ui/index.ts';
 import { lookedAt, lookSearch, readLook } from './ladderAddress.ts';
 import { LadderView } from './LadderView.tsx';
 import { useRungTries } from './useRungTries.ts';
 
 /** Fundamentals by partials: what speaks on this horn, and which rung is next. */
 export function Component() {
-  const [look, go] = useLook(readLook, lookSearch);
+  const [look, go] = useUrlState(readLook, lookSearch);
   const settings = useLiveQuery(readSettings);
   const tries = useRungTries(settings);
   const horn = settings && playersHorn(settings);

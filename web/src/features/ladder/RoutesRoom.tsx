@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { playersHorn } from '../../addresses/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
-import { exerciseName, signedKey, standingSearch, useSearch } from '../../ui/index.ts';
+import { exerciseName, signedKey, currentSearch, useSearch } from '../../ui/index.ts';
 import { routedLine } from './routedLine.ts';
 import { RoutesView } from './RoutesView.tsx';
 import { useRungTries } from './useRungTries.ts';
@@ -26,7 +26,7 @@ export function Component() {
   const line = own.find(({ id }) => id === ownId)?.exercise ?? null;
   const routed = routedLine({ horn, key, line, mode, tries });
   const set = (change: Record<string, string>) => {
-    const next = new URLSearchParams({ ...Object.fromEntries(standingSearch()), ...change });
+    const next = new URLSearchParams({ ...Object.fromEntries(currentSearch()), ...change });
     for (const [name, value] of [...next]) if (value === '') next.delete(name);
     ask(next);
   };

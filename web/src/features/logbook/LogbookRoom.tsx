@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useLook } from '../../ui/index.ts';
+import { useUrlState } from '../../ui/index.ts';
 import { monthSearch, readMonth } from './logbookAddress.ts';
 import { MonthView } from './MonthView.tsx';
 import { useFoundDays } from './useFoundDays.ts';
@@ -8,7 +8,7 @@ import { useMonth } from './useMonth.ts';
 /** What was practised, month by month, and what was reached. */
 export function Component() {
   const [now] = useState(() => new Date());
-  const [look, go] = useLook((search) => readMonth(search, now), monthSearch);
+  const [look, go] = useUrlState((search) => readMonth(search, now), monthSearch);
   const month = useMonth(look);
   const found = useFoundDays(look.words);
   if (!month) return null;

@@ -5,7 +5,7 @@ import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   ActionLink,
-  type LookChange,
+  type UrlStateChange,
   Choice,
   familyName,
   measureText,
@@ -24,7 +24,7 @@ const TrendChart = lazy(() => import('./TrendChart.tsx'));
 interface TrendViewProps {
   look: TrendLook;
   trend: Trend;
-  onChange(change: LookChange<TrendLook>): void;
+  onChange(change: UrlStateChange<TrendLook>): void;
 }
 
 export function TrendView({ look, trend, onChange }: TrendViewProps) {

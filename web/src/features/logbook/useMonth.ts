@@ -12,7 +12,7 @@ import {
 } from '../../storage/index.ts';
 import { inkDays, type InkDay } from './inkDay.ts';
 import { hornsIn, reachedSince } from './reached.ts';
-import { useRemembered, type Looked } from '../../ui/index.ts';
+import { useRemembered, type Keyed } from '../../ui/index.ts';
 import { marksOf, type Mark } from './marks.ts';
 import type { MonthLook } from './logbookAddress.ts';
 
@@ -36,7 +36,7 @@ export function useMonth({ month, horn }: Pick<MonthLook, 'month' | 'horn'>): Mo
   const key = `month ${month} ${horn}`;
   return useRemembered(
     key,
-    useLiveQuery(async (): Promise<Looked<Month>> => {
+    useLiveQuery(async (): Promise<Keyed<Month>> => {
       const settings = await readSettings();
       const first = `${month}-01`;
       const last = dayOf(endOfMonth(parseISO(first)));

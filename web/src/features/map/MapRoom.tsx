@@ -1,7 +1,7 @@
 import { hornById } from '@inner-hum/core/horn';
 import { useSetup } from '../../session/index.ts';
 import { changeSettings } from '../../storage/index.ts';
-import { useLook } from '../../ui/index.ts';
+import { useUrlState } from '../../ui/index.ts';
 import { mapSearch, readMapLook } from './mapAddress.ts';
 import { MapView } from './MapView.tsx';
 import { softAndLoud } from './softAndLoud.ts';
@@ -9,7 +9,7 @@ import { useHornMap } from './useHornMap.ts';
 
 /** Every note of the horn: where it lies, how it speaks, and where it sticks out. */
 export function Component() {
-  const [look, go] = useLook(readMapLook, mapSearch);
+  const [look, go] = useUrlState(readMapLook, mapSearch);
   const setup = useSetup();
   const data = useHornMap(look);
   if (!data || !setup) return null;

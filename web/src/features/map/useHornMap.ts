@@ -29,7 +29,7 @@ import {
   type SettingsRecord,
   type TendencyDayRecord,
 } from '../../storage/index.ts';
-import { useRemembered, type Looked } from '../../ui/index.ts';
+import { useRemembered, type Keyed } from '../../ui/index.ts';
 import type { MapLook, MapRange } from './mapAddress.ts';
 import { movesOf, type Move } from './moves.ts';
 
@@ -132,7 +132,7 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
       mouthpiece: mouthpieces.find(({ id }) => id === gear.mouthpieceId) ?? mouthpieces[0],
     };
   }, [settings, range, over]);
-  const latest = useMemo((): Looked<HornMap> | null => {
+  const latest = useMemo((): Keyed<HornMap> | null => {
     if (!read) return null;
     const horn = playersHorn(read.settings);
     // Altissimo that was played has its place as well.

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
-import { familyName, standingSearch } from '../../ui/index.ts';
+import { familyName, currentSearch } from '../../ui/index.ts';
 import { FamilyView } from './FamilyView.tsx';
 
 /** One family read closely: all its choices, its music, and from here to the Stand, to paper or to a copy of one's own. */
@@ -39,7 +39,7 @@ export function Component() {
       playAddress={drillAddress(family, horn, choices)}
       sheetAddress={`/shelf/sheet?of=${encodeURIComponent(address.replace('/shelf/family/', ''))}`}
       onChange={(change: Choices) => {
-        const standing = readDrill(standingSearch(), family, horn);
+        const standing = readDrill(currentSearch(), family, horn);
         void navigate(shelfAddress(family, horn, { ...standing, ...change }), { replace: true });
       }}
       onStar={() => void toggleFavourite(family.id)}

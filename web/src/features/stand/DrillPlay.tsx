@@ -6,7 +6,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { drillAddress, readDrill, roomOf, shelfAddress } from '../../addresses/index.ts';
 import { withLine } from '../../today/index.ts';
 import { type SessionSetup } from '../../session/index.ts';
-import { familyName, standingSearch } from '../../ui/index.ts';
+import { familyName, currentSearch } from '../../ui/index.ts';
 import { SheetPart } from './SheetPart.tsx';
 import { DrillControls } from './DrillControls.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
@@ -43,7 +43,7 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   );
   const budget = useBreathBudget(exercise, settings.source);
   const go = (change: Choices) => {
-    const standing = readDrill(standingSearch(), family, horn);
+    const standing = readDrill(currentSearch(), family, horn);
     const address = drillAddress(family, horn, { ...standing, ...forgets(change), ...change });
     void navigate(line === null ? address : withLine(address, line), { replace: true });
   };

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { readSwell, swellSearch } from '../../addresses/index.ts';
 import { useSetup } from '../../session/index.ts';
-import { noteText, useLook } from '../../ui/index.ts';
+import { noteText, useUrlState } from '../../ui/index.ts';
 import { ExerciseView } from './ExerciseView.tsx';
 import { SwellControls } from './SwellControls.tsx';
 import { useExercise } from './useExercise.ts';
@@ -18,7 +18,7 @@ export function Component() {
   const request = useMemo(() => readSwell(search, hornId), [search, hornId]);
   const exercise = useMemo(() => buildSwell(request), [request]);
   const play = useExercise(setup, exercise, `/stand/swell?${swellSearch(request)}`);
-  const [, go] = useLook((address) => readSwell(address, hornId), swellSearch);
+  const [, go] = useUrlState((address) => readSwell(address, hornId), swellSearch);
 
   if (!setup) return null;
   const { settings } = setup;

@@ -1,6 +1,6 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useLocation } from 'react-router';
-import { useAsk } from '../../ui/index.ts';
+import { useSetSearch } from '../../ui/index.ts';
 import { filterSearch, readFilter, type TakeFilter } from './takeFilter.ts';
 
 interface ListState {
@@ -12,7 +12,7 @@ interface ListState {
 /** The filter as it is typed, written to the address behind it, and read from it when one comes by a link. */
 export function useTakeFilter() {
   const { search, state, key } = useLocation() as { search: string; state: ListState | null; key: string };
-  const ask = useAsk();
+  const ask = useSetSearch();
   const [filter, setFilter] = useState(() => readFilter(new URLSearchParams(search)));
   const arrive = useEffectEvent(() => {
     if (!state?.typed) setFilter(readFilter(new URLSearchParams(search)));

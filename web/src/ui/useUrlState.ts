@@ -1,21 +1,21 @@
 import { useSearchParams, type NavigateOptions } from 'react-router';
-import { useAsk } from './useSearch.ts';
+import { useSetSearch } from './useSearch.ts';
 
 /** What stands in the address now. While a slow page still draws the change before, what it shows is old. */
-export const standingSearch = () => new URLSearchParams(window.location.search);
+export const currentSearch = () => new URLSearchParams(window.location.search);
 
 /** What becomes another: the new values, or how they come from those that stand. */
-export type LookChange<L> = Partial<L> | ((standing: L) => Partial<L>);
+export type UrlStateChange<L> = Partial<L> | ((standing: L) => Partial<L>);
 
 /**
  * What the address asks of a room, and a way to change part of it.
  * A change starts from the address as it stands.
  */
-export function useLook<L>(read: (search: URLSearchParams) => L, write: (look: L) => string) {
+export function useUrlState<L>(read: (search: URLSearchParams) => L, write: (look: L) => string) {
   const [search] = useSearchParams();
-  const ask = useAsk();
-  const change = (part: LookChange<L>, options?: NavigateOptions) => {
-    const standing = read(standingSearch());
+  const ask = useSetSearch();
+  const change = (part: UrlStateChange<L>, options?: NavigateOptions) => {
+    const standing = read(currentSearch());
     const changed = typeof part === 'function' ? part(standing) : part;
     ask(write({ ...standing, ...changed }), options);
   };
