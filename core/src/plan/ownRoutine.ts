@@ -26,7 +26,7 @@ export function ownRoutine(
     .filter((item) => chosen.has(item))
     .map(({ key, family, exerciseId, seconds: each, lastAt }) => ({
       key,
-      slot: key,
+      familyAndZone: key,
       family,
       item: null,
       exerciseId,

@@ -1,7 +1,14 @@
 import { extentOf, familyById, type Choices, type FamilyId } from '../exercise/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
 import { zoneOfNote } from '../practice/index.ts';
-import { keyOf, made, NOTES_BY_ZONE, type Maker, type PickNote, type SheetItem } from './sheetItems.ts';
+import {
+  keyOf,
+  buildLines,
+  NOTES_BY_ZONE,
+  type LineTemplate,
+  type PickNote,
+  type SheetItem,
+} from './sheetItems.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { tallyOf } from './need.ts';
 
@@ -75,14 +82,14 @@ function wholeRange({ horn, day, history, now, kept }: SchoolRequest): SchoolIte
   const open = notes.filter((midi) => !isDone(midi));
   const stays = notes.filter((midi) => kept.includes(keyOf('longHold', zoneOfNote(midi), midi)));
   const lines = [...new Set([...stays, ...open])].slice(0, MOST_LINES);
-  const makers = lines.map((midi): Maker => ({
+  const makers = lines.map((midi): LineTemplate => ({
     family: 'longHold',
     isHeavy: false,
     notes: [midi],
     choices: (note) => ({ note, beats: 12, tries: 1 }),
   }));
   return {
-    items: made(makers, horn, day),
+    items: buildLines(makers, horn, day),
     covered: { done: notes.length - open.length, count: notes.length },
   };
 }
@@ -95,13 +102,13 @@ function oneFamily({ horn, family: id, day, pick }: SchoolRequest): SheetItem[] 
   const zones = NOTES_BY_ZONE.map((notes) =>
     note && 'least' in note ? notes.filter((midi) => midi >= note.least && midi <= note.most) : [],
   ).filter((notes) => notes.length > 0);
-  const makers = (zones.length > 0 ? zones : [null]).map((notes): Maker => ({
+  const makers = (zones.length > 0 ? zones : [null]).map((notes): LineTemplate => ({
     family: id,
     isHeavy: true,
     notes,
     choices: (midi) => (notes ? { note: midi, to: midi } : {}),
   }));
-  return made(makers, horn, day, pick);
+  return buildLines(makers, horn, day, pick);
 }
 
 /** From the widest, all the way down the horn. */
@@ -119,6 +126,6 @@ function widening({ horn, seconds, day, history, now }: SchoolRequest): SheetIte
     .map((choices): Choices => ({ ...choices, tempoBpm: 60 }))
     .find((choices) => extentOf(family.build(horn, choices)).seconds <= share * seconds - REST_SECONDS.heavy);
   if (!fitting) return [];
-  const maker: Maker = { family: 'wideningDown', isHeavy: true, notes: null, choices: () => fitting };
-  return made([maker], horn, day);
+  const maker: LineTemplate = { family: 'wideningDown', isHeavy: true, notes: null, choices: () => fitting };
+  return buildLines([maker], horn, day);
 }

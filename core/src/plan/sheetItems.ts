@@ -7,7 +7,7 @@ export interface SheetItem {
   /** What it is known by on this sheet. */
   key: string;
   /** Family and zone: what is put aside for a day. */
-  slot: string;
+  familyAndZone: string;
   family: FamilyId;
   choices: Choices;
   zone: Zone;
@@ -20,7 +20,7 @@ export interface SheetItem {
 }
 
 /** What a sheet may ask for: on one of several notes, or (null) on its own. */
-export interface Maker {
+export interface LineTemplate {
   family: FamilyId;
   isHeavy: boolean;
   notes: readonly number[] | null;
@@ -45,7 +45,7 @@ const turn = <Value>(values: readonly Value[], day: number) =>
   values[((day % values.length) + values.length) % values.length];
 
 /** In short versions, a minute or two each. */
-const MAKERS: readonly Maker[] = [
+const MAKERS: readonly LineTemplate[] = [
   maker('octaveRestart', true, LOW, (note) => ({ note, to: note, tempoBpm: 72 })),
   maker('quietDescent', true, null, () => ({ tempoBpm: 100 })),
   maker('returnToBottom', false, LOW, (note) => ({ note, climb: 3, tempoBpm: 80 })),
@@ -70,7 +70,7 @@ const MAKERS: readonly Maker[] = [
   maker('highTries', true, ALTISSIMO, (note) => ({ note, tries: 6 })),
 ];
 
-const OPENING: readonly Maker[] = [
+const OPENING: readonly LineTemplate[] = [
   maker('airThenNote', false, null, () => ({ beats: 4 })),
   maker('longHold', false, [67, 69, 71], (note) => ({ note, beats: 12, tries: 1 })),
 ];
@@ -79,8 +79,8 @@ function maker(
   family: FamilyId,
   isHeavy: boolean,
   notes: readonly number[] | null,
-  choices: Maker['choices'],
-): Maker {
+  choices: LineTemplate['choices'],
+): LineTemplate {
   return { family, isHeavy, notes, choices };
 }
 
@@ -91,7 +91,12 @@ const byTheDay =
     turn(notes, day);
 
 /** What makers make on a day; what the range has no room for is left out. */
-export function made(makers: readonly Maker[], horn: Horn, day: number, pick = byTheDay(day)): SheetItem[] {
+export function buildLines(
+  makers: readonly LineTemplate[],
+  horn: Horn,
+  day: number,
+  pick = byTheDay(day),
+): SheetItem[] {
   return makers.flatMap(({ family: id, isHeavy, notes, choices: choose }): SheetItem[] => {
     const family = familyById(id);
     if (!family?.options(horn)) return [];
@@ -108,7 +113,7 @@ export function made(makers: readonly Maker[], horn: Horn, day: number, pick = b
     return [
       {
         key: midi === null ? slotOf(id, zone) : keyOf(id, zone, midi),
-        slot: slotOf(id, zone),
+        familyAndZone: slotOf(id, zone),
         family: id,
         choices,
         zone,
@@ -122,11 +127,11 @@ export function made(makers: readonly Maker[], horn: Horn, day: number, pick = b
 }
 
 /** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
-export const sheetItems = (horn: Horn, day: number, pick?: PickNote) => made(MAKERS, horn, day, pick);
+export const sheetItems = (horn: Horn, day: number, pick?: PickNote) => buildLines(MAKERS, horn, day, pick);
 
 /** How a sheet begins: air, then an easy middle note. */
 export const openingItems = (horn: Horn, day: number) =>
-  made(OPENING, horn, day).map((item) => ({ ...item, key: `opening/${item.family}` }));
+  buildLines(OPENING, horn, day).map((item) => ({ ...item, key: `opening/${item.family}` }));
 
 /** Lists of notes, one a zone, lowest first. */
 export const NOTES_BY_ZONE: readonly (readonly number[])[] = [LOW, MIDDLE, HIGH, PALM];

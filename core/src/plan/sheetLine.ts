@@ -6,7 +6,7 @@ import type { SheetItem } from './sheetItems.ts';
 export interface SheetLine {
   /** What it is known by on this sheet; and family and zone: what is put aside for the day. */
   key: string;
-  slot: string;
+  familyAndZone: string;
   /** Null for free playing and own exercises. */
   family: FamilyId | null;
   item: SheetItem | null;

@@ -123,8 +123,8 @@ it('keeps every promise of a sheet for any day, horn, time, aim and history', ()
 
 it('keeps what is to stay, leaves out what is not wanted today, and rests what fails again and again', () => {
   const [first] = todaySheet(request()).slice(2);
-  const without = todaySheet(request({ notToday: [first.slot] }));
-  expect(without.map(({ slot }) => slot)).not.toContain(first.slot);
+  const without = todaySheet(request({ notToday: [first.familyAndZone] }));
+  expect(without.map(({ familyAndZone }) => familyAndZone)).not.toContain(first.familyAndZone);
   const rare = todaySheet(request({ minutes: 45 })).at(-2);
   expect(rare && todaySheet(request({ kept: [rare.key] })).map(({ key }) => key)).toContain(rare?.key);
   const descent: Wanted = { family: 'quietDescent', zone: 'low', midi: null };
@@ -147,20 +147,22 @@ it('goes to the note that fails, and lets a line that went badly wait until tomo
     ),
   );
   const hold = todaySheet(request({ history: tried, minutes: 30 })).find(
-    ({ slot }) => slot === 'longHold/low',
+    ({ familyAndZone }) => familyAndZone === 'longHold/low',
   );
   expect(hold?.reason).toMatchObject({ kind: 'fails', midi: 61, judged: 8, asWritten: 2, days: 4 });
   if (!hold?.item) throw new Error('It is not on the sheet.');
   const badly = [...tried, ...triesAt(hold.item, NOW + 60_000, 2, 0)];
   const anew = todaySheet(request({ history: badly, minutes: 10, now: NOW + 120_000 }));
-  expect(anew.map(({ slot }) => slot)).not.toContain('longHold/low');
+  expect(anew.map(({ familyAndZone }) => familyAndZone)).not.toContain('longHold/low');
   expect(needsOn(badly, NOW + DAY_MS)(hold.item).isResting).toBe(false);
 });
 
 it('goes to what an aim is about, on its note', () => {
   const focus = [{ skill: 'start' as const, zone: null, midi: writtenMidi(59), family: null }];
   const without = todaySheet(request({ minutes: 15 }));
-  const line = todaySheet(request({ minutes: 15, focus })).find(({ slot }) => slot === 'octaveRestart/low');
+  const line = todaySheet(request({ minutes: 15, focus })).find(
+    ({ familyAndZone }) => familyAndZone === 'octaveRestart/low',
+  );
   expect(line?.item?.midi).toBe(59);
   expect(line?.reason).toEqual({ kind: 'aim', zone: 'low', midi: 59, days: null });
   expect(without.map(({ reason }) => reason.kind)).not.toContain('aim');

@@ -29,7 +29,7 @@ export function todaySheet(request: SheetRequest): SheetLine[] {
     ...lines,
     {
       key: 'free',
-      slot: 'free',
+      familyAndZone: 'free',
       family: null,
       item: null,
       exerciseId: null,
@@ -41,7 +41,7 @@ export function todaySheet(request: SheetRequest): SheetLine[] {
 
 const lineOf = (item: SheetItem, reason: Reason): SheetLine => ({
   key: item.key,
-  slot: item.slot,
+  familyAndZone: item.familyAndZone,
   family: item.family,
   item,
   exerciseId: null,
@@ -55,7 +55,7 @@ function plannedLines(request: SheetRequest, history: PracticeHistory): SheetLin
   const opening = openingItems(horn, dayNumber);
   const { candidates, covered } = candidatesOf(request, history);
   const wanted = candidates
-    .filter(({ item }) => !notToday.includes(item.slot))
+    .filter(({ item }) => !notToday.includes(item.familyAndZone))
     .toSorted((a, b) => b.worth - a.worth || a.item.key.localeCompare(b.item.key));
   const room = budget * (1 - FREE_SHARE) - opening.reduce((sum, item) => sum + total(item), 0);
   const chosen = choose(wanted, room, request);
