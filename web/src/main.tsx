@@ -8,7 +8,7 @@ import { keepAppOffline } from './app/appUpdate.ts';
 import { createDesk } from './audio/index.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { store } from './app/store.ts';
-import { createKeeper } from './housekeeping/index.ts';
+import { createStorageMaintenance } from './housekeeping/index.ts';
 import { createSessionController, outdated, problemRaised } from './session/index.ts';
 import {
   openStorage,
@@ -36,7 +36,10 @@ await startWords(language);
 nameNotesInTexts(naming);
 if (storageKind === 'memory') store.dispatch(problemRaised('storageRefused'));
 openStoreroom(storageKind === 'memory' ? null : databaseName);
-const keeper = createKeeper({ dispatch: store.dispatch, phase: () => store.getState().session.phase });
+const storageMaintenance = createStorageMaintenance({
+  dispatch: store.dispatch,
+  phase: () => store.getState().session.phase,
+});
 const client = startSessionWorker(databaseName);
 
 /** Finishes takes whose page or worker went away while they were played. */
@@ -51,7 +54,7 @@ async function tidyUp() {
   await purgeDeleted(Date.now());
   await purgeOwnExercises(Date.now());
   await navigator.storage?.persist?.();
-  keeper.wake();
+  storageMaintenance.wake();
 }
 
 // Canvas text needs its faces before the first drawing; the page itself would wait for nothing.
@@ -76,7 +79,7 @@ let lastTakeId: string | null = null;
 store.subscribe(() => {
   const { takeId, keptTakeId } = store.getState().session;
   const newest = takeId ?? keptTakeId;
-  if (newest !== lastTakeId) keeper.wake();
+  if (newest !== lastTakeId) storageMaintenance.wake();
   lastTakeId = newest;
 });
 keepAppOffline();

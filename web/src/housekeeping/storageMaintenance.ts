@@ -8,18 +8,18 @@ const QUIET_MS = 4000;
 /** Less room than for half an hour of sound is told while there is still time. */
 export const LOW_BYTES = 250_000_000;
 
-interface KeeperConfig {
+interface StorageMaintenanceConfig {
   dispatch: Dispatch;
   phase(): VisitPhase;
 }
 
-export interface Keeper {
+export interface StorageMaintenance {
   /** Something was kept, or the page was opened: what is stored is put in order when nothing sounds. */
   wake(): void;
 }
 
 /** Puts in order what is stored, in quiet moments: packs sound, looks at rows once a day, copies into the player's folder, watches the room that is left. */
-export function createKeeper({ dispatch, phase }: KeeperConfig): Keeper {
+export function createStorageMaintenance({ dispatch, phase }: StorageMaintenanceConfig): StorageMaintenance {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let running = false;
 
