@@ -53,7 +53,7 @@ export const router = createBrowserRouter([
           { path: 'logbook/ear', lazy: room(() => import('../features/ear/EarRoom.tsx')) },
           { path: 'logbook/:day', lazy: room(() => import('../features/logbook/DayRoom.tsx')) },
           { path: 'case', lazy: room(() => import('../features/case/CaseRoom.tsx')) },
-          { path: 'case/keeping', lazy: room(() => import('../features/keeping/KeepingRoom.tsx')) },
+          { path: 'case/keeping', lazy: room(() => import('../features/backup/BackupRoom.tsx')) },
           {
             path: 'words',
             lazy: room(async () => {

@@ -111,7 +111,7 @@ export function TodayView(props: TodayViewProps) {
         <Box mb="3" data-testid="at-risk">
           {t('today.atRisk', { count: atRisk })}{' '}
           <ActionLink look="plain" to="/case/keeping">
-            {t('today.toKeeping')}
+            {t('today.toBackup')}
           </ActionLink>
         </Box>
       )}

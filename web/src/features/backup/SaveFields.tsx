@@ -3,7 +3,7 @@ import { HORN_IDS, isHornId } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, Choice, DateField, Select } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
-import type { KeepingViewProps } from './keepingProps.ts';
+import type { BackupViewProps } from './backupProps.ts';
 
 /** Everything, or a part of it, as one file. */
 export function SaveFields({
@@ -14,7 +14,7 @@ export function SaveFields({
   sinceArchive,
   onChosen,
   onSave,
-}: KeepingViewProps) {
+}: BackupViewProps) {
   const { t } = useTranslation();
   const { archivedAt } = settings;
   const isPart = chosen.from !== null;

@@ -2,10 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
-import type { KeepingViewProps } from './keepingProps.ts';
+import type { BackupViewProps } from './backupProps.ts';
 
 /** A folder of the player's in which everything is kept a second time, by itself. */
-export function CopyFields({ folder, canChooseFolder, busy, onCopy, onForgetFolder }: KeepingViewProps) {
+export function CopyFields({ folder, canChooseFolder, busy, onCopy, onForgetFolder }: BackupViewProps) {
   const { t } = useTranslation();
   if (!canChooseFolder) return <Box maxW="prose">{t('keeping.noFolders')}</Box>;
   return (

@@ -3,10 +3,10 @@ import { useTranslation } from 'react-i18next';
 import { LOW_BYTES } from '../../housekeeping/index.ts';
 import { ActionButton } from '../../ui/index.ts';
 import { bytesText } from './bytesText.ts';
-import type { KeepingViewProps } from './keepingProps.ts';
+import type { BackupViewProps } from './backupProps.ts';
 
 /** How much is stored here, what is left, and whether the browser has promised to keep it. */
-export function RoomLine({ roomLeft, perMinute, onAskToKeep }: KeepingViewProps) {
+export function RoomLine({ roomLeft, perMinute, onAskToKeep }: BackupViewProps) {
   const { t } = useTranslation();
   if (!roomLeft) return <Box minH="9" />;
   const { usedBytes, isRoomy, persisted } = roomLeft;

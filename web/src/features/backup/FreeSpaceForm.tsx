@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, DateField } from '../../ui/index.ts';
 import { bytesText } from './bytesText.ts';
-import type { KeepingViewProps } from './keepingProps.ts';
+import type { BackupViewProps } from './backupProps.ts';
 
 /** Room by letting the sound of old takes go; what was measured and written stays. */
 export function FreeSpaceForm({
@@ -13,7 +13,7 @@ export function FreeSpaceForm({
   busy,
   onLetGoBefore,
   onLetGo,
-}: KeepingViewProps) {
+}: BackupViewProps) {
   const { t } = useTranslation();
   const bytes = toLetGo && perMinute !== null ? (perMinute * toLetGo.seconds) / 60 : null;
   return (

@@ -2,10 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, downloadFile, UndoBar } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
-import type { KeepingViewProps } from './keepingProps.ts';
+import type { BackupViewProps } from './backupProps.ts';
 
 /** Rows that could not be read: what is wrong with each, as a file, or forgotten. */
-export function SetAsideLines(props: KeepingViewProps) {
+export function SetAsideLines(props: BackupViewProps) {
   const { setAside, forgotten, onForgetSetAside, onKeepSetAside } = props;
   const { t } = useTranslation();
   return (

@@ -3,14 +3,14 @@ import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, RoomHeading, Section } from '../../ui/index.ts';
 import { RestoreForm } from './RestoreForm.tsx';
 import { CopyFields } from './CopyFields.tsx';
-import type { KeepingViewProps } from './keepingProps.ts';
+import type { BackupViewProps } from './backupProps.ts';
 import { FreeSpaceForm } from './FreeSpaceForm.tsx';
 import { RoomLine } from './RoomLine.tsx';
 import { SaveFields } from './SaveFields.tsx';
 import { SetAsideLines } from './SetAsideLines.tsx';
 import { ResultMessages } from './ResultMessages.tsx';
 
-export function KeepingView(props: KeepingViewProps) {
+export function BackupView(props: BackupViewProps) {
   const { busy, answer, setAside, forgotten } = props;
   const { t } = useTranslation();
   return (

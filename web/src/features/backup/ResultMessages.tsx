@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { bytesText } from './bytesText.ts';
-import type { Told } from './keepingProps.ts';
+import type { Told } from './backupProps.ts';
 
 const MOST_LINES = 12;
 

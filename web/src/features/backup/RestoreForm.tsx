@@ -3,10 +3,10 @@ import { useTranslation } from 'react-i18next';
 import { isWhole } from '../../storage/index.ts';
 import { ActionButton, FileButton } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
-import type { KeepingViewProps } from './keepingProps.ts';
+import type { BackupViewProps } from './backupProps.ts';
 
 /** Archives back: first what they hold, then into what is here, or instead of it. */
-export function RestoreForm({ looked, busy, onLook, onBack, onForgetLooked }: KeepingViewProps) {
+export function RestoreForm({ looked, busy, onLook, onBack, onForgetLooked }: BackupViewProps) {
   const { t } = useTranslation();
   const mayReplace =
     looked?.archives.length === 1 &&

@@ -25,8 +25,8 @@ import {
 } from '../../storage/index.ts';
 import { storeroom, told } from '../../workers/index.ts';
 import { downloadFile } from '../../ui/index.ts';
-import type { Looked, Told } from './keepingProps.ts';
-import { KeepingView } from './KeepingView.tsx';
+import type { Looked, Told } from './backupProps.ts';
+import { BackupView } from './BackupView.tsx';
 import { useRoomLeft } from './useRoomLeft.ts';
 import { useStoreroomWork } from './useStoreroomWork.ts';
 
@@ -123,7 +123,7 @@ export function Component() {
     await tellRoomLeft(dispatch);
   }
   return (
-    <KeepingView
+    <BackupView
       stored={stored !== null}
       settings={settings}
       span={span ?? null}

@@ -24,7 +24,7 @@ export type Told =
   | { kind: 'copyFailed'; why: string }
   | { kind: 'letGo'; takes: number };
 
-export interface KeepingViewProps {
+export interface BackupViewProps {
   /** The browser keeps what is stored. */
   stored: boolean;
   settings: SettingsRecord;
