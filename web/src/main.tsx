@@ -19,7 +19,7 @@ import {
   storeTake,
   unfinishedTakes,
 } from './storage/index.ts';
-import { openStoreroom, startSessionWorker } from './workers/index.ts';
+import { openStorageWorker, startSessionWorker } from './workers/index.ts';
 import { nameNotesInTexts } from './ui/index.ts';
 import { startWords } from './words/index.ts';
 
@@ -35,7 +35,7 @@ const { language, naming } = await readSettings();
 await startWords(language);
 nameNotesInTexts(naming);
 if (storageKind === 'memory') store.dispatch(problemRaised('storageRefused'));
-openStoreroom(storageKind === 'memory' ? null : databaseName);
+openStorageWorker(storageKind === 'memory' ? null : databaseName);
 const storageMaintenance = createStorageMaintenance({
   dispatch: store.dispatch,
   phase: () => store.getState().session.phase,

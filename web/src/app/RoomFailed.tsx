@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useRouteError } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
-import { storeroom } from '../workers/index.ts';
+import { storageWorker } from '../workers/index.ts';
 import { takeUpdate } from './appUpdate.ts';
 import { isLostRoom } from './lostRoom.ts';
 
@@ -18,7 +18,7 @@ export function RoomFailed() {
   const error = useRouteError();
   const [setAside, setSetAside] = useState(0);
   useEffect(() => {
-    void storeroom()
+    void storageWorker()
       ?.checkRows()
       .then(setSetAside, () => undefined);
   }, []);

@@ -1,6 +1,6 @@
 import type { Dispatch } from '@reduxjs/toolkit';
 import { changeSettings, dayOf, readFolder, readSettings } from '../storage/index.ts';
-import { storeroom, told } from '../workers/index.ts';
+import { storageWorker, told } from '../workers/index.ts';
 import { problemRaised, problemsCleared, type VisitPhase } from '../session/index.ts';
 
 /** Nothing is put in order before the player has had time to begin again. */
@@ -24,7 +24,7 @@ export function createStorageMaintenance({ dispatch, phase }: StorageMaintenance
   let running = false;
 
   async function putInOrder() {
-    const room = storeroom();
+    const room = storageWorker();
     if (!room) return;
     await room.packSounds();
     const today = dayOf(Date.now());
@@ -58,11 +58,11 @@ export function createStorageMaintenance({ dispatch, phase }: StorageMaintenance
 async function copyIfAllowed(): Promise<void> {
   const folder = await readFolder();
   const state = await folder?.handle.queryPermission?.({ mode: 'readwrite' });
-  if (state === 'granted') await storeroom()?.copyToFolder(told(() => undefined));
+  if (state === 'granted') await storageWorker()?.copyToFolder(told(() => undefined));
 }
 
 /** Tells, or tells no longer, that room is running out. */
 export async function tellRoomLeft(dispatch: Dispatch): Promise<void> {
-  const isLow = (await storeroom()?.hasRoomFor(LOW_BYTES)) === false;
+  const isLow = (await storageWorker()?.hasRoomFor(LOW_BYTES)) === false;
   dispatch(isLow ? problemRaised('storageLow') : problemsCleared(['storageLow']));
 }

@@ -23,12 +23,12 @@ import {
   type PutBackMode,
   type SetAsideRecord,
 } from '../../storage/index.ts';
-import { storeroom, told } from '../../workers/index.ts';
+import { storageWorker, told } from '../../workers/index.ts';
 import { downloadFile } from '../../ui/index.ts';
 import type { Looked, Told } from './backupProps.ts';
 import { BackupView } from './BackupView.tsx';
 import { useRoomLeft } from './useRoomLeft.ts';
-import { useStoreroomWork } from './useStoreroomWork.ts';
+import { useStorageWork } from './useStorageWork.ts';
 
 /** Everything of the player's: how it is kept, out as files, and back. */
 export function Component() {
@@ -48,9 +48,9 @@ export function Component() {
     async () => (letGoBefore === '' ? null : soundBefore(letGoBefore)),
     [letGoBefore],
   );
-  const { busy, run, stop } = useStoreroomWork();
+  const { busy, run, stop } = useStorageWork();
   const [roomLeft, askToKeep] = useRoomLeft(answer);
-  const stored = storeroom();
+  const stored = storageWorker();
   if (!settings || setAside === undefined || folder === undefined || perMinute === undefined) return null;
 
   async function save() {

@@ -7,7 +7,7 @@ import type {
 } from '../../storage/index.ts';
 import type { ArchiveManifest, ArchiveRefusal, PutBackReport } from '../../workers/index.ts';
 import type { RoomLeft } from './useRoomLeft.ts';
-import type { Busy } from './useStoreroomWork.ts';
+import type { Busy } from './useStorageWork.ts';
 
 /** Archives that were chosen to be brought back, and what they say they hold. */
 export interface Looked {

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { LOW_BYTES } from '../../housekeeping/index.ts';
-import { storeroom } from '../../workers/index.ts';
+import { storageWorker } from '../../workers/index.ts';
 
 export interface RoomLeft {
   usedBytes: number;
@@ -17,7 +17,7 @@ export function useRoomLeft(again: unknown): [RoomLeft | null, () => Promise<voi
     const { usage = 0 } = (await navigator.storage?.estimate?.()) ?? {};
     setRoom({
       usedBytes: usage,
-      isRoomy: (await storeroom()?.hasRoomFor(LOW_BYTES)) ?? null,
+      isRoomy: (await storageWorker()?.hasRoomFor(LOW_BYTES)) ?? null,
       persisted: (await navigator.storage?.persisted?.()) ?? null,
     });
   }

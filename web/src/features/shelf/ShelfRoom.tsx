@@ -13,7 +13,7 @@ import {
   toggleFavourite,
   undoDeleteOwnExercise,
 } from '../../storage/index.ts';
-import { storeroom } from '../../workers/index.ts';
+import { storageWorker } from '../../workers/index.ts';
 import { useSearch } from '../../ui/index.ts';
 import { importExercises, type ImportAnswer } from './importExercises.ts';
 import { shelfEntries } from './shelfEntries.ts';
@@ -45,7 +45,7 @@ export function Component() {
       setAnswer(await importExercises(file));
       return;
     }
-    const opened = await storeroom()?.openScore(file);
+    const opened = await storageWorker()?.openScore(file);
     setAnswer(opened?.kind === 'refused' ? { kind: 'refusedScore', why: opened.why } : null);
     if (opened?.kind === 'read') {
       setScore(opened.score);

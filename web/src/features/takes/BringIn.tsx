@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice, FileButton } from '../../ui/index.ts';
-import { storeroom } from '../../workers/index.ts';
+import { storageWorker } from '../../workers/index.ts';
 import { bringIn, MOST_MINUTES, type BroughtIn, type Whose } from './bringIn.ts';
 
 /** Sounds that browsers read. */
@@ -18,7 +18,7 @@ export function BringIn() {
   useEffect(() => () => running.current?.abort(), []);
   function stop() {
     running.current?.abort();
-    storeroom()?.stop();
+    storageWorker()?.stop();
   }
 
   async function take(files: File[]) {

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { findTakes, readTakes } from '../../storage/index.ts';
 import { ActionButton, downloadFile } from '../../ui/index.ts';
-import { storeroom, told } from '../../workers/index.ts';
+import { storageWorker, told } from '../../workers/index.ts';
 import type { TakeFilter } from './takeFilter.ts';
 import { takeFileName } from './takeFileName.ts';
 import { choiceOf } from './useFoundTakes.ts';
@@ -22,7 +22,7 @@ export function SaveShown({ count, filter }: SaveShownProps) {
   const [missing, setMissing] = useState(0);
   const packing = useRef(false);
   // Other work of the storeroom is none of this room's business.
-  useEffect(() => () => void (packing.current && storeroom()?.stop()), []);
+  useEffect(() => () => void (packing.current && storageWorker()?.stop()), []);
   const readAll = async () => readTakes(await findTakes(choiceOf(filter)));
   async function saveSound() {
     setMissing(0);
@@ -34,7 +34,7 @@ export function SaveShown({ count, filter }: SaveShownProps) {
       sampleRateHz: take.sampleRateHz,
     }));
     try {
-      const done = await storeroom()?.zipOfTakes(
+      const done = await storageWorker()?.zipOfTakes(
         named,
         told((packed: number) => setBusy(packed)),
       );
@@ -74,7 +74,7 @@ export function SaveShown({ count, filter }: SaveShownProps) {
         {busy === null ? (
           <ActionButton onClick={() => void saveSound()}>{t('takes.saveWav')}</ActionButton>
         ) : (
-          <ActionButton onClick={() => storeroom()?.stop()}>{t('bringIn.stop')}</ActionButton>
+          <ActionButton onClick={() => storageWorker()?.stop()}>{t('bringIn.stop')}</ActionButton>
         )}
         <Box role="status">
           {busy !== null && t('takes.saving', { done: busy, of: count })}

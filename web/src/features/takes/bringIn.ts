@@ -1,6 +1,6 @@
 import { decodeSound } from '../../audio/index.ts';
 import { gearOf, readSettings } from '../../storage/index.ts';
-import { storeroom, type RecordingRequest } from '../../workers/index.ts';
+import { storageWorker, type RecordingRequest } from '../../workers/index.ts';
 
 /** Longer recordings are refused: a day is brought in in parts, and another player's is compared, not kept as a library. */
 export const MOST_MINUTES = { own: 60, other: 10 };
@@ -29,7 +29,7 @@ async function bringInOne(file: File, whose: Whose): Promise<BroughtIn | null> {
   if (!sound) return { kind: 'unreadable', name };
   const settings = await readSettings();
   const { hornId, a4Hz } = settings;
-  const answer = await storeroom()?.keepRecording({
+  const answer = await storageWorker()?.keepRecording({
     sound,
     name: name.slice(0, 200),
     endedAt: Math.min(Date.now(), file.lastModified || Date.now()),

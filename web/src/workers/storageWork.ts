@@ -24,7 +24,7 @@ export interface Stopped {
 }
 
 /** Long work on what is stored, away from page and listener. One thing at a time; `stop` ends it. */
-export interface Storeroom {
+export interface StorageWorker {
   loadSamples(takeId: string): Promise<Float32Array<ArrayBuffer>>;
   /** Packs the sound of takes that have ended; says how many. */
   packSounds(): Promise<number>;
@@ -55,7 +55,7 @@ export interface Storeroom {
   stop(): void;
 }
 
-export function createStoreroom(): Storeroom {
+export function createStorageWorker(): StorageWorker {
   let work = new AbortController();
 
   /** What is stopped answers so; what fails otherwise rejects. */

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { openDatabase } from '../storage/index.ts';
-import { createStoreroom } from './storeroomWork.ts';
+import { createStorageWorker } from './storageWork.ts';
 
 openDatabase(self.name);
-Comlink.expose(createStoreroom());
+Comlink.expose(createStorageWorker());

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { storeroom } from '../../workers/index.ts';
+import { storageWorker } from '../../workers/index.ts';
 
 export interface Busy {
   what: 'archive' | 'back' | 'copy';
@@ -8,7 +8,7 @@ export interface Busy {
 }
 
 /** Long work of the storeroom: how far it is, and the way to stop it. It goes on when the room is left. */
-export function useStoreroomWork() {
+export function useStorageWork() {
   const [busy, setBusy] = useState<Busy | null>(null);
   const left = useRef(false);
   useEffect(() => {
@@ -30,5 +30,5 @@ export function useStoreroomWork() {
       if (!left.current) setBusy(null);
     }
   }
-  return { busy, run, stop: () => void storeroom()?.stop() };
+  return { busy, run, stop: () => void storageWorker()?.stop() };
 }
