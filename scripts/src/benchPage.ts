@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import type { Browser, Page } from '@playwright/test';
 
-/** What the page tells of itself, gathered at its edges: nothing in the app knows that it is measured. */
+/** What the page tells of itself, collected at its edges: nothing in the app knows that it is measured. */
 interface Probe {
   /** Arrival of a frame's middle sample in the audio thread to the end of the drawing that inked it. */
   sampleToInkMs: number[];

@@ -1,7 +1,7 @@
 import { ZipWriter } from './zip.ts';
 import {
   EVERYTHING,
-  gatherTakes,
+  collectTakes,
   groupedBy,
   readFolder,
   writeFolder,
@@ -29,7 +29,7 @@ export async function copyToFolder(
 ): Promise<FolderCopied | null> {
   const folder = await readFolder();
   if (!folder) return null;
-  const months = groupedBy(await gatherTakes(EVERYTHING), ({ day }) => day.slice(0, 7));
+  const months = groupedBy(await collectTakes(EVERYTHING), ({ day }) => day.slice(0, 7));
   const latest = [...months.keys()].at(-1) ?? new Date(now).toISOString().slice(0, 7);
   const due = [...months].filter(
     ([month, takes]) => month === latest || folder.months[month] !== wordOf(takes),

@@ -1,12 +1,12 @@
 import { TextReader, Uint8ArrayReader, type Zip } from './zip.ts';
 import { encodeWav, framesToBytes, notesToCsv, takesToCsv } from '@inner-hum/core/formats';
 import {
-  gatherRows,
-  gatherTake,
-  gatherTakes,
+  collectRows,
+  collectTake,
+  collectTakes,
   SMALL_TABLES,
   type Choice,
-  type GatheredTake,
+  type CollectedTake,
   type TakeRecord,
 } from '../storage/index.ts';
 import {
@@ -36,7 +36,7 @@ const addRows = (zip: Zip, name: string, value: unknown) => addText(zip, name, `
 const addPacked = (zip: Zip, name: string, bytes: Uint8Array) =>
   zip.add(name, new Uint8ArrayReader(bytes), { ...PLAIN, level: 0 });
 
-async function addTake(zip: Zip, { record, columns, sound }: GatheredTake): Promise<void> {
+async function addTake(zip: Zip, { record, columns, sound }: CollectedTake): Promise<void> {
   const folder = takeFolder(record.day, record.id);
   await addRows(zip, `${folder}/${TAKE}`, record);
   if (columns) await zip.add(`${folder}/${FRAMES}`, new Uint8ArrayReader(framesToBytes(columns)), PLAIN);
@@ -84,10 +84,10 @@ export async function writeArchive(
   onProgress: (done: number, of: number) => void,
   signal: AbortSignal,
 ): Promise<ArchiveWritten> {
-  const takes = await gatherTakes(choice);
+  const takes = await collectTakes(choice);
   await addRows(zip, MANIFEST, newManifest(choice, takes.length, now));
   for (const table of SMALL_TABLES) {
-    const rows = await gatherRows(table, choice, takes);
+    const rows = await collectRows(table, choice, takes);
     for (let part = 0; part * ROWS_A_PART < rows.length; part++)
       await addRows(zip, tablePart(table, part), rows.slice(part * ROWS_A_PART, (part + 1) * ROWS_A_PART));
   }
@@ -96,10 +96,10 @@ export async function writeArchive(
   for (const [done, { id }] of takes.entries()) {
     signal.throwIfAborted();
     onProgress(done, takes.length);
-    const take = await gatherTake(id, choice.sound).catch(async () => {
+    const take = await collectTake(id, choice.sound).catch(async () => {
       // A sound that cannot be read must not keep the rest from being safe.
       silent.push(id);
-      return gatherTake(id, false);
+      return collectTake(id, false);
     });
     if (!take) continue;
     await addTake(zip, take);

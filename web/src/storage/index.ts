@@ -37,15 +37,15 @@ export * from './journal.ts';
 export { loadSamples, packTakeSound, samplesOf, takesInParts } from './sounds.ts';
 export {
   EVERYTHING,
-  gatherRows,
-  gatherTake,
-  gatherTakes,
+  collectRows,
+  collectTake,
+  collectTakes,
   isWhole,
   type Choice,
   type ChosenTake,
-  type GatheredTake,
-} from './gather.ts';
-export { putBackDay, putBackRows, removeOthers, type PutBackCount, type PutBackMode } from './putBack.ts';
+  type CollectedTake,
+} from './collectForExport.ts';
+export { restoreDay, restoreRows, removeOthers, type RestoreCount, type RestoreMode } from './restore.ts';
 export * from './folder.ts';
 export * from './room.ts';
 export { keyOfRow, OWN_TABLES, SMALL_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';

@@ -7,5 +7,5 @@ export { takeDocument } from './takeDocument.ts';
 export { openStorageWorker, soundOfTake, storageWorker, told } from './storageWorker.ts';
 export type { OpenedScore } from './openScore.ts';
 export type { RecordingAnswer, RecordingRequest } from './keepRecording.ts';
-export type { ArchiveManifest, ArchiveRefusal, PutBackReport } from '../archive/index.ts';
+export type { ArchiveManifest, ArchiveRefusal, RestoreReport } from '../archive/index.ts';
 export type { StorageWorker, Stopped } from './storageWork.ts';

@@ -7,10 +7,10 @@ import {
   type ArchiveRefusal,
   type ArchiveWritten,
   type FolderCopied,
-  type PutBackReport,
+  type RestoreReport,
 } from '../archive/index.ts';
 import { BlobWriter, ZipWriter } from '../archive/zip.ts';
-import { loadSamples, packTakeSound, takesInParts, type Choice, type PutBackMode } from '../storage/index.ts';
+import { loadSamples, packTakeSound, takesInParts, type Choice, type RestoreMode } from '../storage/index.ts';
 import { checkRows } from '../storage/checkRows.ts';
 import { keepRecording, type RecordingAnswer, type RecordingRequest } from './keepRecording.ts';
 import { openScore, type OpenedScore } from './openScore.ts';
@@ -40,9 +40,9 @@ export interface StorageWorker {
   readArchive(file: Blob): Promise<{ manifest: ArchiveManifest; cutShort: boolean } | ArchiveRefusal>;
   putBack(
     file: Blob,
-    mode: PutBackMode,
+    mode: RestoreMode,
     onProgress: Progress,
-  ): Promise<{ kind: 'back'; report: PutBackReport } | { kind: 'refused'; why: ArchiveRefusal } | Stopped>;
+  ): Promise<{ kind: 'back'; report: RestoreReport } | { kind: 'refused'; why: ArchiveRefusal } | Stopped>;
   copyToFolder(onProgress: Progress): Promise<{ kind: 'copied'; copied: FolderCopied | null } | Stopped>;
   keepRecording(request: RecordingRequest): Promise<RecordingAnswer | Stopped>;
   /** Reads MusicXML, packed or not, or MIDI. */

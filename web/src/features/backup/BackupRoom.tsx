@@ -20,7 +20,7 @@ import {
   takesSince,
   writeFolder,
   type Choice,
-  type PutBackMode,
+  type RestoreMode,
   type SetAsideRecord,
 } from '../../storage/index.ts';
 import { storageWorker, told } from '../../workers/index.ts';
@@ -82,7 +82,7 @@ export function Component() {
     }
     setLooked({ archives: held });
   }
-  async function bringBack(mode: PutBackMode) {
+  async function bringBack(mode: RestoreMode) {
     if (!stored || !looked) return;
     const reports = [];
     for (const { file } of looked.archives) {

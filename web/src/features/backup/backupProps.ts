@@ -1,11 +1,11 @@
 import type {
   Choice as ArchiveChoice,
   FolderRecord,
-  PutBackMode,
+  RestoreMode,
   SetAsideRecord,
   SettingsRecord,
 } from '../../storage/index.ts';
-import type { ArchiveManifest, ArchiveRefusal, PutBackReport } from '../../workers/index.ts';
+import type { ArchiveManifest, ArchiveRefusal, RestoreReport } from '../../workers/index.ts';
 import type { RoomLeft } from './useRoomLeft.ts';
 import type { Busy } from './useStorageWork.ts';
 
@@ -18,7 +18,7 @@ export interface Looked {
 export type Told =
   | { kind: 'saved'; takes: number; bytes: number; silent: number }
   | { kind: 'refused'; why: ArchiveRefusal; name: string }
-  | { kind: 'back'; reports: PutBackReport[] }
+  | { kind: 'back'; reports: RestoreReport[] }
   | { kind: 'stopped' }
   | { kind: 'copied'; files: number }
   | { kind: 'copyFailed'; why: string }
@@ -49,7 +49,7 @@ export interface BackupViewProps {
   onChosen(choice: ArchiveChoice): void;
   onSave(): void;
   onLook(files: File[]): void;
-  onBack(mode: PutBackMode): void;
+  onBack(mode: RestoreMode): void;
   onForgetLooked(): void;
   onStop(): void;
   onCopy(isNew: boolean): void;

@@ -18,7 +18,7 @@ interface FingeringPanelProps {
   onKeys(word: string): void;
   onPrefer(preferred: boolean): void;
   onChart(isOn: boolean): void;
-  onPutBack(): void;
+  onRestore(): void;
 }
 
 const DIAGRAM_PX = 250;
@@ -35,7 +35,7 @@ const DRILLS = [
 
 /** One fingering closely: its keys, which can be changed here, its figures, what to play with it, and what one settles on. */
 export function FingeringPanel(props: FingeringPanelProps) {
-  const { look, horn, naming, takenOff, onKeys, onPrefer, onChart, onPutBack } = props;
+  const { look, horn, naming, takenOff, onKeys, onPrefer, onChart, onRestore } = props;
   const { note, word, charted } = look;
   const { t } = useTranslation();
   const keys = readFingeringKey(word);
@@ -101,7 +101,7 @@ export function FingeringPanel(props: FingeringPanelProps) {
           <ActionButton onClick={() => onChart(true)}>{t('high.putOn')}</ActionButton>
         )}
         {takenOff !== null && (
-          <ActionButton look="plain" onClick={onPutBack}>
+          <ActionButton look="plain" onClick={onRestore}>
             {t('high.putBack')}
           </ActionButton>
         )}

@@ -36,7 +36,7 @@ export function Component() {
         void decide(look.word, { removed: !isOn, ...(!isOn && { preferred: false }) });
         setTakenOff(isOn ? null : { note: writtenMidi, word: look.word });
       }}
-      onPutBack={() => {
+      onRestore={() => {
         if (!takenOff) return;
         void decide(takenOff.word, { removed: false });
         go(writtenMidi, takenOff.word);

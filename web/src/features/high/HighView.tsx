@@ -17,12 +17,12 @@ interface HighViewProps {
   onLook(note: number, word: string): void;
   onPrefer(preferred: boolean): void;
   onChart(isOn: boolean): void;
-  onPutBack(): void;
+  onRestore(): void;
   onExport(kind: 'csv' | 'json'): void;
 }
 
 export function HighView(props: HighViewProps) {
-  const { chart, horn, look, highToday, takenOff, onLook, onPrefer, onChart, onPutBack, onExport } = props;
+  const { chart, horn, look, highToday, takenOff, onLook, onPrefer, onChart, onRestore, onExport } = props;
   const { t } = useTranslation();
   const { settings, mouthpiece, notes } = chart;
   return (
@@ -84,7 +84,7 @@ export function HighView(props: HighViewProps) {
             onKeys={(word) => onLook(look.note.writtenMidi, word)}
             onPrefer={onPrefer}
             onChart={onChart}
-            onPutBack={onPutBack}
+            onRestore={onRestore}
           />
         </Box>
       </Flex>

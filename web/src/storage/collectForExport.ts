@@ -29,7 +29,7 @@ export interface ChosenTake extends Pick<TakeRecord, 'id' | 'day' | 'roundId'> {
 }
 
 /** The takes of a choice, in the order they were played. */
-export async function gatherTakes(choice: Choice): Promise<ChosenTake[]> {
+export async function collectTakes(choice: Choice): Promise<ChosenTake[]> {
   const found: ChosenTake[] = [];
   await takesWithin(choice.from ?? '', choice.to ?? AFTER_EVERY_DAY).each((take) => {
     if (isListed(take) && (!choice.hornId || take.hornId === choice.hornId))
@@ -44,13 +44,13 @@ export async function gatherTakes(choice: Choice): Promise<ChosenTake[]> {
 }
 
 /** Everything of one take; null where it has gone meanwhile. */
-export interface GatheredTake {
+export interface CollectedTake {
   record: TakeRecord;
   columns: FrameColumns | null;
   sound: SoundRecord | null;
 }
 
-export async function gatherTake(id: string, withSound: boolean): Promise<GatheredTake | null> {
+export async function collectTake(id: string, withSound: boolean): Promise<CollectedTake | null> {
   const db = database();
   const stored = await db.takes.get(id);
   if (!stored) return null;
@@ -91,7 +91,7 @@ export const isWhole = (choice: Choice) =>
   choice.from === null && choice.to === null && choice.hornId === null && choice.sound;
 
 /** The rows of a table that belong to a choice; `of` are the takes that do. */
-export async function gatherRows(
+export async function collectRows(
   table: SmallTable,
   choice: Choice,
   of: readonly Pick<TakeRecord, 'id' | 'roundId'>[],

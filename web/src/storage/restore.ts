@@ -1,6 +1,6 @@
 import { takeKeys } from './takeKeys.ts';
 import { database } from './database.ts';
-import type { GatheredTake } from './gather.ts';
+import type { CollectedTake } from './collectForExport.ts';
 import { eraseTake } from './journal.ts';
 import { mergeRow } from './mergeRow.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
@@ -8,9 +8,9 @@ import { keyOfRow, OWN_TABLES, type OwnTable, type SmallTable } from './ownTable
 import type { TakeRecord } from './records.ts';
 
 /** `merge`: what is here stays and what is missing comes; `replace`: where both have a row, the one that comes counts. */
-export type PutBackMode = 'merge' | 'replace';
+export type RestoreMode = 'merge' | 'replace';
 
-export interface PutBackCount {
+export interface RestoreCount {
   added: number;
   changed: number;
   /** As it was here already. */
@@ -20,13 +20,13 @@ export interface PutBackCount {
 const sameRow = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Adds rows to a table of the player's own, in one transaction. */
-export async function putBackRows(
+export async function restoreRows(
   table: SmallTable,
   rows: readonly object[],
-  mode: PutBackMode,
-): Promise<PutBackCount> {
+  mode: RestoreMode,
+): Promise<RestoreCount> {
   const db = database();
-  const count: PutBackCount = { added: 0, changed: 0, same: 0 };
+  const count: RestoreCount = { added: 0, changed: 0, same: 0 };
   await db.transaction('rw', db.table(table), async () => {
     for (const row of rows) {
       const ours = (await db.table(table).get(keyOfRow(table, row))) as object | undefined;
@@ -45,9 +45,9 @@ export async function putBackRows(
 }
 
 /** Adds the takes of one day, and makes the day anew, in one transaction: all of them or none. */
-export async function putBackDay(takes: readonly GatheredTake[], mode: PutBackMode): Promise<PutBackCount> {
+export async function restoreDay(takes: readonly CollectedTake[], mode: RestoreMode): Promise<RestoreCount> {
   const db = database();
-  const count: PutBackCount = { added: 0, changed: 0, same: 0 };
+  const count: RestoreCount = { added: 0, changed: 0, same: 0 };
   await db.transaction('rw', [...dayTables(), db.frames, db.sounds, db.chunks], async () => {
     for (const { record: row, columns, sound } of takes) {
       // As the database would write it, so that the same again is seen to be the same.

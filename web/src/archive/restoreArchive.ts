@@ -5,17 +5,17 @@ import {
   isWhole,
   keyOfRow,
   OWN_TABLES,
-  putBackDay,
-  putBackRows,
+  restoreDay,
+  restoreRows,
   removeOthers,
   samplesOf,
   SMALL_TABLES,
   loadLegacyParser,
   upgradeRow,
-  type GatheredTake,
+  type CollectedTake,
   type OwnTable,
-  type PutBackCount,
-  type PutBackMode,
+  type RestoreCount,
+  type RestoreMode,
   type SoundRecord,
   type TakeRecord,
 } from '../storage/index.ts';
@@ -24,18 +24,18 @@ import { FLAC, FRAMES, TAKE, WAV } from './archiveFormat.ts';
 import type { ArchivePart, OpenedArchive } from './openArchive.ts';
 import { readPart } from './readPart.ts';
 
-export interface PutBackReport {
-  takes: PutBackCount;
+export interface RestoreReport {
+  takes: RestoreCount;
   /** Everything else, row by row. */
-  rows: PutBackCount;
+  rows: RestoreCount;
   removed: number;
   /** Parts that could not be read, and why; everything else is back. */
   damaged: { part: string; why: string }[];
 }
 
 const MOST_DAMAGES = 200;
-const noCount = (): PutBackCount => ({ added: 0, changed: 0, same: 0 });
-const add = (sum: PutBackCount, more: PutBackCount) => {
+const noCount = (): RestoreCount => ({ added: 0, changed: 0, same: 0 });
+const add = (sum: RestoreCount, more: RestoreCount) => {
   sum.added += more.added;
   sum.changed += more.changed;
   sum.same += more.same;
@@ -54,12 +54,12 @@ const parsed = (bytes: Uint8Array) => readJson(new TextDecoder('utf-8', { fatal:
  */
 export async function putBack(
   { manifest, parts, cutShort }: OpenedArchive,
-  mode: PutBackMode,
+  mode: RestoreMode,
   onProgress: (done: number, of: number) => void,
   signal: AbortSignal,
-): Promise<PutBackReport> {
+): Promise<RestoreReport> {
   await loadLegacyParser();
-  const report: PutBackReport = { takes: noCount(), rows: noCount(), removed: 0, damaged: [] };
+  const report: RestoreReport = { takes: noCount(), rows: noCount(), removed: 0, damaged: [] };
   const stay = Object.fromEntries(OWN_TABLES.map((table) => [table, new Set<string>()])) as Record<
     OwnTable,
     Set<string>
@@ -98,7 +98,7 @@ export async function putBack(
         if (!Array.isArray(rows)) throw new Error('it is no list of rows');
         const good = rows.flatMap((row: unknown) => checked(table, row, part.name) ?? []);
         for (const row of good) stay[table].add(keyOfRow(table, row));
-        add(report.rows, await putBackRows(table, good, mode));
+        add(report.rows, await restoreRows(table, good, mode));
       });
     }
 
@@ -106,7 +106,7 @@ export async function putBack(
   const total = groupedBy(takeParts, ({ id }) => id).size;
   let done = 0;
   for (const ofDay of groupedBy(takeParts, ({ day }) => day).values()) {
-    const gathered: GatheredTake[] = [];
+    const collected: CollectedTake[] = [];
     for (const [id, files] of groupedBy(ofDay, (each) => each.id)) {
       signal.throwIfAborted();
       onProgress(done++, total);
@@ -124,9 +124,9 @@ export async function putBack(
         continue;
       }
       stay.takes.add(id);
-      gathered.push(await withSoundAndFrames(record, of, readOf));
+      collected.push(await withSoundAndFrames(record, of, readOf));
     }
-    add(report.takes, await putBackDay(gathered, mode));
+    add(report.takes, await restoreDay(collected, mode));
   }
   const isAll = isWhole(manifest.choice) && !cutShort && report.damaged.length === 0;
   if (mode === 'replace' && isAll) report.removed = await removeOthers(stay);
@@ -139,7 +139,7 @@ async function withSoundAndFrames(
   record: TakeRecord,
   files: ReadonlyMap<string, ArchivePart>,
   readOf: ReadOf,
-): Promise<GatheredTake> {
+): Promise<CollectedTake> {
   const [flac, wav, frames] = [FLAC, WAV, FRAMES].map((file) => files.get(file));
   const sound = flac
     ? await readOf(flac, (bytes) => flacSound(record, bytes))
