@@ -22,7 +22,7 @@ import {
   type TakeRecord,
 } from '../storage/index.ts';
 import { newManifest } from './archiveFormat.ts';
-import { openArchive, putBack, writeArchive, type OpenedArchive } from './index.ts';
+import { openArchive, restore, writeArchive, type OpenedArchive } from './index.ts';
 
 const NOW = new Date(2026, 10, 25, 12).getTime();
 const RATE = 8000;
@@ -141,10 +141,10 @@ it('brings everything back to an empty place, and merging it again changes nothi
         const before = await everything();
         const file = await archive();
         elsewhere();
-        const first = await putBack(await opened(file), 'merge', quiet, on);
+        const first = await restore(await opened(file), 'merge', quiet, on);
         expect(first).toMatchObject({ damaged: [], takes: { added: takes, changed: 0, same: 0 } });
         expect(await everything()).toEqual(before);
-        const again = await putBack(await opened(file), 'merge', quiet, on);
+        const again = await restore(await opened(file), 'merge', quiet, on);
         expect(again.takes).toEqual({ added: 0, changed: 0, same: takes });
         expect(again.rows).toMatchObject({ added: 0, changed: 0 });
         expect(await everything()).toEqual(before);
@@ -166,7 +166,7 @@ it('merges two places without losing a word, and replaces one by the other', asy
   await database().dayNotes.put({ day: '2026-11-20', text: 'new pads', temperatureC: null });
   await database().exercises.update('e1', { changedAt: 9, 'exercise.name': 'Newer' });
   const here = await everything();
-  await putBack(await opened(file), 'merge', quiet, on);
+  await restore(await opened(file), 'merge', quiet, on);
   expect((await database().takes.get('t1-0'))?.playerNote).toBe('from the desk\nfrom the tablet');
   expect(await database().dayNotes.get('2026-11-20')).toMatchObject({
     text: 'new pads\ncold room',
@@ -175,7 +175,7 @@ it('merges two places without losing a word, and replaces one by the other', asy
   expect((await database().exercises.get('e1'))?.exercise.name).toBe('Newer');
   expect(await database().takes.count()).toBe(4);
   expect(await everything()).not.toEqual(here);
-  const report = await putBack(await opened(file), 'replace', quiet, on);
+  const report = await restore(await opened(file), 'replace', quiet, on);
   expect(report).toMatchObject({ removed: 1, damaged: [] });
   expect(await everything()).toEqual(there);
 });
@@ -196,7 +196,7 @@ it('takes along only what was chosen, and such an archive takes nothing away', a
     'takes/2026-11-01/b/take.json',
     'takes/2026-11-01/b/frames.bin',
   ]);
-  await putBack(await opened(file), 'replace', quiet, on);
+  await restore(await opened(file), 'replace', quiet, on);
   expect((await database().takes.toCollection().primaryKeys()).toSorted()).toEqual(['a', 'b', 'c']);
   expect((await loadSamples('b')).length).toBe(RATE / 10);
 });
@@ -213,7 +213,7 @@ it('names each damaged part and brings back the rest', async () => {
     const dataAt = entry.offset + 30 + name.length;
     bad[dataAt + Math.floor(entry.compressedSize / 2)] ^= 0x55;
     elsewhere();
-    const { damaged, takes } = await putBack(await opened(new Blob([bad])), 'replace', quiet, on);
+    const { damaged, takes } = await restore(await opened(new Blob([bad])), 'replace', quiet, on);
     expect(damaged.map(({ part }) => part)).toEqual([name]);
     // A take's row cannot be made up; frames are heard again from its sound, and a take without sound is still one.
     expect(takes.added, name).toBe(name.endsWith('take.json') ? 2 : 3);
@@ -236,7 +236,7 @@ it('reads an archive that was cut short as far as it goes', async () => {
     const found = await openArchive(cut);
     if (typeof found === 'string') continue;
     expect(found.cutShort).toBe(true);
-    const { takes, damaged } = await putBack(found, 'replace', quiet, on);
+    const { takes, damaged } = await restore(found, 'replace', quiet, on);
     expect(takes.added + damaged.length).toBeLessThanOrEqual(5);
     most = Math.max(most, takes.added);
   }
@@ -281,7 +281,7 @@ it('refuses what is no archive, and changes nothing for rows that are not to be 
   await changeSettings({ visited: true });
   const before = await everything();
   const file = await zipOf({ 'inner-hum.json': JSON.stringify(manifest), ...bad });
-  const { damaged, takes } = await putBack(await opened(file), 'replace', quiet, on);
+  const { damaged, takes } = await restore(await opened(file), 'replace', quiet, on);
   expect(takes.added).toBe(0);
   expect(await everything()).toEqual(before);
   expect(({} as { admin?: boolean }).admin).toBeUndefined();
@@ -297,7 +297,7 @@ it('brings rows of an older version up to date', async () => {
     'inner-hum.json': JSON.stringify(manifest),
     'takes/2026-11-25/old/take.json': JSON.stringify(old),
   });
-  expect(await putBack(await opened(file), 'merge', quiet, on)).toMatchObject({
+  expect(await restore(await opened(file), 'merge', quiet, on)).toMatchObject({
     damaged: [],
     takes: { added: 1 },
   });
@@ -311,7 +311,7 @@ it('stops when it is told to, between two takes', async () => {
   const stop = new AbortController();
   elsewhere();
   await expect(
-    putBack(await opened(file), 'replace', (done) => void (done === 2 && stop.abort()), stop.signal),
+    restore(await opened(file), 'replace', (done) => void (done === 2 && stop.abort()), stop.signal),
   ).rejects.toThrow();
   await finishTake(take('mine', NOW), new FrameTrack(0).slice(0));
   expect(await database().takes.get('mine')).toBeDefined();

@@ -3,5 +3,5 @@
 export type { ArchiveManifest } from './archiveFormat.ts';
 export { writeArchive, type ArchiveWritten } from './writeArchive.ts';
 export { openArchive, type ArchiveRefusal, type OpenedArchive } from './openArchive.ts';
-export { putBack, type RestoreReport } from './restoreArchive.ts';
+export { restore, type RestoreReport } from './restoreArchive.ts';
 export { copyToFolder, type FolderCopied } from './copyToFolder.ts';

@@ -52,7 +52,7 @@ const parsed = (bytes: Uint8Array) => readJson(new TextDecoder('utf-8', { fatal:
  * Puts an archive back, part by part; what cannot be read is named and left out. `replace` takes away what the archive does not
  * hold, at the end, and only where it holds everything and all of it could be read: stopped in the middle nothing is lost.
  */
-export async function putBack(
+export async function restore(
   { manifest, parts, cutShort }: OpenedArchive,
   mode: RestoreMode,
   onProgress: (done: number, of: number) => void,

@@ -5,7 +5,7 @@ import { dayTables, rebuildDays } from './rebuildDays.ts';
 import type { TakeRecord } from './records.ts';
 import { faultOfRow } from './rowChecks.ts';
 
-// For the storeroom alone: what a row must be is more than the first page should load.
+// For the storage worker alone: what a row must be is more than the first page should load.
 
 interface BrokenRow {
   key: IndexableType;

@@ -1,4 +1,4 @@
-// Work off the main thread: the session worker and its typed protocol; the storeroom, for long work on what is stored.
+// Work off the main thread: the session worker and its typed protocol; the storage worker, for long work on what is stored.
 // No interface, no audio devices.
 export { startSessionWorker, type SessionClient } from './sessionClient.ts';
 export type * from './protocol.ts';

@@ -1,7 +1,7 @@
 import {
   copyToFolder,
   openArchive,
-  putBack,
+  restore,
   writeArchive,
   type ArchiveManifest,
   type ArchiveRefusal,
@@ -38,7 +38,7 @@ export interface StorageWorker {
   ): Promise<{ kind: 'written'; file: Blob; written: ArchiveWritten } | Stopped>;
   /** What an archive holds. */
   readArchive(file: Blob): Promise<{ manifest: ArchiveManifest; cutShort: boolean } | ArchiveRefusal>;
-  putBack(
+  restore(
     file: Blob,
     mode: RestoreMode,
     onProgress: Progress,
@@ -90,11 +90,11 @@ export function createStorageWorker(): StorageWorker {
       if (typeof opened === 'string') return opened;
       return { manifest: opened.manifest, cutShort: opened.cutShort };
     },
-    putBack: (file, mode, onProgress) =>
+    restore: (file, mode, onProgress) =>
       stoppable(async (signal) => {
         const opened = await openArchive(file);
         if (typeof opened === 'string') return { kind: 'refused' as const, why: opened };
-        return { kind: 'back' as const, report: await putBack(opened, mode, onProgress, signal) };
+        return { kind: 'back' as const, report: await restore(opened, mode, onProgress, signal) };
       }),
     copyToFolder: (onProgress) =>
       stoppable(async (signal) => ({

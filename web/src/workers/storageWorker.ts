@@ -10,7 +10,7 @@ export function openStorageWorker(name: string | null): void {
   databaseName = name;
 }
 
-/** The storeroom; its worker starts when it is first needed. Null where nothing is stored. */
+/** The storage worker; its worker starts when it is first needed. Null where nothing is stored. */
 export function storageWorker(): StorageWorker | null {
   if (databaseName === null) return null;
   // Every call but `stop`, whose answer nobody waits for, answers with a promise already: through a worker they are the same.
@@ -25,5 +25,5 @@ export async function soundOfTake(takeId: string): Promise<Float32Array<ArrayBuf
   return (await storageWorker()?.loadSamples(takeId)) ?? loadSamples(takeId);
 }
 
-/** A function that the storeroom calls while it works. */
+/** A function that the storage worker calls while it works. */
 export const told = Comlink.proxy;

@@ -86,7 +86,7 @@ export function Component() {
     if (!stored || !looked) return;
     const reports = [];
     for (const { file } of looked.archives) {
-      const done = await run('back', (onProgress) => stored.putBack(file, mode, told(onProgress)));
+      const done = await run('back', (onProgress) => stored.restore(file, mode, told(onProgress)));
       if (done.kind !== 'back') {
         setAnswer(done.kind === 'stopped' ? done : { ...done, name: file.name });
         return;

@@ -7,7 +7,7 @@ export interface Busy {
   of: number;
 }
 
-/** Long work of the storeroom: how far it is, and the way to stop it. It goes on when the room is left. */
+/** Long work of the storage worker: how far it is, and the way to stop it. It goes on when the room is left. */
 export function useStorageWork() {
   const [busy, setBusy] = useState<Busy | null>(null);
   const left = useRef(false);

@@ -21,7 +21,7 @@ export function SaveShown({ count, filter }: SaveShownProps) {
   const [busy, setBusy] = useState<number | null>(null);
   const [missing, setMissing] = useState(0);
   const packing = useRef(false);
-  // Other work of the storeroom is none of this room's business.
+  // Other work of the storage worker is none of this room's business.
   useEffect(() => () => void (packing.current && storageWorker()?.stop()), []);
   const readAll = async () => readTakes(await findTakes(choiceOf(filter)));
   async function saveSound() {
