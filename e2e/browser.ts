@@ -1,6 +1,3 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import {
   test as base,
   expect,
@@ -45,21 +42,18 @@ interface Journey extends JourneyOptions {
 export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserContext> }>({
   hasOwnBrowser: [true, { option: true }],
   warmBrowser: [
-    async ({ playwright, launchOptions }, use, { project }) => {
+    async ({ browser }, use, { project }) => {
       let context: BrowserContext | null = null;
-      // With a profile on disk it keeps what it compiled: loading a page takes a quarter less.
-      const profile = mkdtempSync(join(tmpdir(), 'inner-hum-browser-'));
-      const open = () =>
-        playwright.chromium.launchPersistentContext(profile, {
-          ...launchOptions,
-          baseURL: project.use.baseURL ?? '',
-          viewport: project.use.viewport ?? null,
-          serviceWorkers: 'block',
-          locale: 'en-US',
-        });
-      await use(async () => (context ??= await open()));
+      // In full, so that nothing of the journey that happens to come first stays in it.
+      const options: BrowserContextOptions = {
+        baseURL: project.use.baseURL ?? '',
+        viewport: project.use.viewport ?? null,
+        serviceWorkers: 'block',
+        locale: 'en-US',
+        storageState: NOBODY,
+      };
+      await use(async () => (context ??= await browser.newContext(options)));
       await (context as BrowserContext | null)?.close();
-      rmSync(profile, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
@@ -72,10 +66,8 @@ export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserCon
     }
     const context = await warmBrowser();
     await context.setStorageState(storageState ?? NOBODY);
-    const before = context.pages();
     await use(context);
-    // The blank page that it began with keeps it open.
-    for (const page of context.pages()) if (!before.includes(page)) await page.close();
+    for (const page of context.pages()) await page.close();
   },
   watched: [
     async ({ context, baseURL }, use) => {

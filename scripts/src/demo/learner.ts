@@ -1,6 +1,6 @@
-import { scoreOf, type Exercise, type NoteItem } from '@inner-hum/core/exercise';
+import { scoreOf, skillOf, type Exercise, type NoteItem, type Skill } from '@inner-hum/core/exercise';
 import type { HornId } from '@inner-hum/core/horn';
-import { skillOf, zoneOfNote, type Skill, type Zone } from '@inner-hum/core/practice';
+import { zoneOfNote, type Zone } from '@inner-hum/core/practice';
 import { highHabits, type ItemFault, type StandInProfile } from '@inner-hum/core/standin';
 import { answerOf, offOf, profileOf } from './horns.ts';
 import { leak, wear } from './story.ts';

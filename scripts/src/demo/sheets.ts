@@ -1,6 +1,7 @@
 import { hornById, type HornId } from '@inner-hum/core/horn';
 import { todaySheet } from '@inner-hum/core/plan';
-import { practisedNotes, skillOf, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
+import { skillOf } from '@inner-hum/core/exercise';
+import { practisedNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
 import { guessedEnds, measuredSide } from '@inner-hum/core/judge';
 import { createRandom } from '@inner-hum/core/signal';
 import type { DemoMoment, DemoTake } from '@inner-hum/core/formats';

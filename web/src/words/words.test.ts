@@ -18,9 +18,9 @@ import itStartup from './messages/it/startup.json';
 import itHelp from './messages/it/help.json';
 import itApp from './messages/it/app.json';
 
-const en = { ...hall, ...rooms, ...help };
-const de = { ...deHall, ...deRooms, ...deHelp };
-const italian = { ...itHall, ...itRooms, ...itHelp };
+const en = { ...startup, ...app, ...help };
+const de = { ...deStartup, ...deApp, ...deHelp };
+const italian = { ...itStartup, ...itApp, ...itHelp };
 
 let t: TFunction;
 beforeAll(async () => {

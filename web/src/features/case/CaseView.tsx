@@ -123,7 +123,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         t('case.keeping'),
         <Box maxW="prose">
           <Box mb="3">{t('keeping.aside')}</Box>
-          <ActionLink to="/case/keeping">{t('case.toBackup')}</ActionLink>
+          <ActionLink to="/case/keeping">{t('case.toKeeping')}</ActionLink>
         </Box>,
       )}
       {section(t('case.keys'), <KeyFields settings={settings} onChange={onChange} />)}

@@ -104,7 +104,7 @@ it('keeps the filter in the address, and looks for its words in any order and sp
 });
 
 it('tells a take in one paragraph that agrees with its figures', async () => {
-  const t = await i18next.init({ lng: 'en', resources: { en: { translation: { ...hall, ...rooms } } } });
+  const t = await i18next.init({ lng: 'en', resources: { en: { translation: { ...startup, ...app } } } });
   const { take, track } = keptTake('growFade');
   const told = describeTake(take, drawTake(take, track.slice(0)), 'letters', t);
   const words =

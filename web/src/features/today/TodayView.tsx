@@ -111,7 +111,7 @@ export function TodayView(props: TodayViewProps) {
         <Box mb="3" data-testid="at-risk">
           {t('today.atRisk', { count: atRisk })}{' '}
           <ActionLink look="plain" to="/case/keeping">
-            {t('today.toBackup')}
+            {t('today.toKeeping')}
           </ActionLink>
         </Box>
       )}
@@ -138,7 +138,7 @@ export function TodayView(props: TodayViewProps) {
             isNext={line === open}
             isKept={sheet.kept.includes(line.key)}
             onKeep={() => onKeep(line.key)}
-            onNotToday={() => onNotToday(line.slot)}
+            onNotToday={() => onNotToday(line.familyAndZone)}
           />
         ))}
       </Box>
