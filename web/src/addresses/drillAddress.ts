@@ -2,19 +2,12 @@ import {
   completeChoices,
   type Choices,
   type Family,
-  type FamilyId,
+  type Home,
   type Option,
   type OptionName,
 } from '@inner-hum/core/exercise';
 import { hornById, hornWithin, hornWithTop, type Horn } from '@inner-hum/core/horn';
 import type { SettingsRecord } from '../storage/index.ts';
-
-const SUBTONES: ReadonlySet<FamilyId> = new Set([
-  'fullToSubtone',
-  'subtoneFromAir',
-  'subtoneStarts',
-  'subtoneVibrato',
-]);
 
 const horns = new Map<string, Horn>();
 
@@ -65,14 +58,18 @@ export function shelfAddress(family: Family, horn: Horn, choices: Choices): stri
   return `/shelf/family/${family.id}${drillSearch(family, horn, choices)}`;
 }
 
-/** The room a drill belongs to, where its results are seen: High notes, the Subtone bench, else the Shelf. */
+const HOMES: Record<Home, (at: string) => string> = {
+  shelf: () => '/shelf',
+  subtone: (at) => `/ladder/subtone?${at}`,
+  map: () => '/map',
+  mouthpiece: () => '/map/mouthpiece',
+};
+
+/** The room a drill belongs to, where its results are seen; where keys are chosen that is High notes. */
 export function roomOf(family: Family, horn: Horn, { note, keys }: Choices): string {
   const at = new URLSearchParams({
     ...(note !== undefined && { note: String(note) }),
     ...(keys && { keys: String(keys) }),
   }).toString();
-  if (family.options(horn)?.keys) return `/high?${at}`;
-  if (family.id === 'chartRun') return '/map';
-  if (family.id === 'mouthpieceMove') return '/map/mouthpiece';
-  return SUBTONES.has(family.id) ? `/ladder/subtone?${at}` : '/shelf';
+  return family.options(horn)?.keys ? `/high?${at}` : HOMES[family.home](at);
 }

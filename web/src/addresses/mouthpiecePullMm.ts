@@ -1,4 +1,4 @@
-import { USUAL_PULL, type Exercise } from '@inner-hum/core/exercise';
+import { familyOf, USUAL_PULL, type Exercise } from '@inner-hum/core/exercise';
 
 /** Millimetres the mouthpiece is pulled out by in a round that moves it, as its address has it; 0 in any other. */
 export function mouthpiecePullMm({
@@ -8,6 +8,6 @@ export function mouthpiecePullMm({
   exercise: Pick<Exercise, 'family'>;
   address: string;
 }): number {
-  if (exercise.family !== 'mouthpieceMove') return 0;
+  if (familyOf(exercise)?.home !== 'mouthpiece') return 0;
   return Number(new URLSearchParams(address.split('?')[1]).get('pull') ?? USUAL_PULL) / 10;
 }

@@ -1,4 +1,5 @@
 import {
+  familyOf,
   phraseBeats,
   phraseExercise,
   playedPhrases,
@@ -39,8 +40,9 @@ export function newRound(
 ): Round {
   return {
     exercise,
-    record:
-      exercise.family === 'swell' ? null : { id: roundId, startedAt: dateMs, hornId, exercise, address },
+    record: familyOf(exercise)?.isSingle
+      ? null
+      : { id: roundId, startedAt: dateMs, hornId, exercise, address },
     index: 0,
     count: playedPhrases(exercise).length,
     tries: 0,

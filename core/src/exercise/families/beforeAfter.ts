@@ -7,6 +7,7 @@ export const beforeAfter = defineFamily({
   id: 'beforeAfter',
   skill: 'compare',
   purposes: ['compare'],
+  table: 'beforeAfter',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),
     beats: beatsOption(8, 4, 32),

@@ -11,6 +11,7 @@ export const chartRunDrill = defineFamily({
   id: 'chartRun',
   skill: 'compare',
   purposes: ['compare', 'hold'],
+  home: 'map',
   options: () => ({ notes: notesOption, beats: beatsOption(2, 1, 4), tempoBpm: tempoOption(80) }),
   write({ notes, beats }, { lowest, highest }) {
     const chosen = readNotes(notes).filter((midi) => midi >= lowest && midi <= highest);
@@ -44,6 +45,7 @@ export const mouthpieceMove = defineFamily({
   id: 'mouthpieceMove',
   skill: 'compare',
   purposes: ['compare'],
+  home: 'mouthpiece',
   options: () =>
     ({ pull: pullOption, beats: beatsOption(4, 3, 8), tempoBpm: tempoOption(72) }) satisfies Options,
   write({ beats }, { lowest, highest }) {

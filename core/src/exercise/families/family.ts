@@ -60,12 +60,22 @@ export type FamilyId =
 export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'compare'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
+/** The room in which a family is at home. */
+export type Home = 'shelf' | 'subtone' | 'map' | 'mouthpiece';
+export type FamilyTable = 'beforeAfter' | 'scaleEnds';
+
 /** A family of drills: one idea of the craft, ready for any horn and range. */
 export interface Family {
   readonly id: FamilyId;
   /** What it counts as practice of. */
   readonly skill: Skill;
   readonly purposes: readonly Purpose[];
+  /** Where its results are seen. */
+  readonly home: Home;
+  /** What its results are shown as besides, in a table of its own. */
+  readonly table: FamilyTable | null;
+  /** One phrase, which is played again for itself: nothing of it makes a round. */
+  readonly isSingle: boolean;
   /** What may be chosen on a horn (whose range is the player's own); null where that range has no room for the family. */
   options(horn: Horn): Options | null;
   /** Completes what was chosen and writes the exercise. Throws `family-no-room` where there are no options. */
@@ -81,6 +91,9 @@ interface FamilySpec<Own extends Options> {
   id: FamilyId;
   skill: Skill;
   purposes: readonly Purpose[];
+  home?: Home;
+  table?: FamilyTable;
+  isSingle?: true;
   options(horn: Horn): Own | null;
   write(chosen: Chosen<Own>, horn: Horn): Draft;
 }
@@ -89,17 +102,15 @@ interface FamilySpec<Own extends Options> {
  * A family from its options and its writer. Tempo and start are written where they are options. The door for exercises from
  * outside (`parseExercise`) takes thirty times as long as this and changes nothing on it.
  */
-export function defineFamily<Own extends Options>({
-  id,
-  skill,
-  purposes,
-  options,
-  write,
-}: FamilySpec<Own>): Family {
+export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family {
+  const { id, skill, purposes, home = 'shelf', table = null, isSingle = false, options, write } = spec;
   return {
     id,
     skill,
     purposes,
+    home,
+    table,
+    isSingle,
     options,
     build(horn, choices = {}) {
       const own = options(horn);

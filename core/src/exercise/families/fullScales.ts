@@ -71,6 +71,7 @@ export const scaleEndDrill = defineFamily({
   id: 'scaleEnds',
   skill: 'line',
   purposes: ['line'],
+  table: 'scaleEnds',
   options: () => ({
     end: choiceOption(['both', 'top', 'bottom'], 'both'),
     tries: timesOption(2, 1, 8),

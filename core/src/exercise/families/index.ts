@@ -1,4 +1,5 @@
 // One builder file a family of drills. A builder writes notes, beats and marks; it judges and draws nothing.
+import type { Exercise } from '../exercise.ts';
 import { airThenNote } from './airThenNote.ts';
 import { mouthpieceAlone, neckAlone } from './aloneBends.ts';
 import { alternatingSwells } from './alternatingSwells.ts';
@@ -34,7 +35,7 @@ import { vibratoTones } from './vibratoTones.ts';
 import { vowelSweep } from './vowelSweep.ts';
 import { wideningDown, wideningUp } from './wideningSwells.ts';
 
-export { completeChoices, PURPOSES, type Family, type FamilyId, type Purpose } from './family.ts';
+export { completeChoices, PURPOSES, type Family, type FamilyId, type Home, type Purpose } from './family.ts';
 export type { Choices, Option, OptionName, Options } from './options.ts';
 export { SKILLS, type Skill } from './skill.ts';
 export { USUAL_PULL } from './usualPull.ts';
@@ -99,3 +100,7 @@ export function familyById(id: string): Family | null {
 /** What playing a family is practice of; null: an own exercise. What no family is called is one too. */
 export const skillOf = (family: string | null): Skill =>
   (family === null ? null : familyById(family))?.skill ?? 'own';
+
+/** The family an exercise is of; null: it is the player's own. */
+export const familyOf = ({ family }: Pick<Exercise, 'family'>): Family | null =>
+  family === null ? null : familyById(family);

@@ -26,6 +26,7 @@ export const fullToSubtone = defineFamily({
   id: 'fullToSubtone',
   skill: 'subtone',
   purposes: ['voicing'],
+  home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST
       ? null
@@ -50,6 +51,7 @@ export const subtoneFromAir = defineFamily({
   id: 'subtoneFromAir',
   skill: 'subtone',
   purposes: ['start', 'voicing'],
+  home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST
       ? null
@@ -85,6 +87,7 @@ export const subtoneStarts = defineFamily({
   id: 'subtoneStarts',
   skill: 'subtone',
   purposes: ['start', 'voicing'],
+  home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST
       ? null
@@ -115,6 +118,7 @@ export const subtoneVibrato = defineFamily({
   id: 'subtoneVibrato',
   skill: 'subtone',
   purposes: ['voicing', 'hold'],
+  home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST
       ? null

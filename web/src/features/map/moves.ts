@@ -5,6 +5,7 @@ import {
   type MouthpieceModel,
   type RetestedNote,
 } from '@inner-hum/core/tendency';
+import { familyOf } from '@inner-hum/core/exercise';
 import { median } from '@inner-hum/core/stats';
 import type { Horn, WrittenMidi } from '@inner-hum/core/horn';
 import { mouthpiecePullMm } from '../../addresses/index.ts';
@@ -23,7 +24,7 @@ const NOTE_ERROR_CENTS = 2.5;
 /** Moves that were measured: rounds in which both times were played, oldest first. */
 export function movesOf(rounds: readonly RoundRecord[], takes: readonly TakeRecord[]): Move[] {
   return rounds
-    .filter(({ exercise }) => exercise.family === 'mouthpieceMove')
+    .filter(({ exercise }) => familyOf(exercise)?.home === 'mouthpiece')
     .flatMap(({ id, startedAt, exercise, address }): Move[] => {
       const pulledMm = mouthpiecePullMm({ exercise, address });
       const centsOf = (phrase: number) => {

@@ -136,7 +136,7 @@ export function FamilyView(props: FamilyViewProps) {
               {t('shelf.allMusic', { count: phrases.length })}
             </ActionButton>
           )}
-          {family.id === 'scaleEnds' && <ScaleEndTable horn={horn} naming={naming} />}
+          {family.table === 'scaleEnds' && <ScaleEndTable horn={horn} naming={naming} />}
           {cautionsOf(exercise).length > 0 && (
             <Box mt="6" maxW="prose" color="muted">
               <Heading as="h2" fontFamily="heading" fontSize="medium" color="ink">

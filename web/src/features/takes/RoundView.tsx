@@ -1,3 +1,4 @@
+import { familyOf } from '@inner-hum/core/exercise';
 import { Box, Flex } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { judgeRound } from '@inner-hum/core/judge';
@@ -59,7 +60,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
           {t('take.toList')}
         </ActionLink>
       </Flex>
-      {round.exercise.family === 'beforeAfter' && <BeforeAfterTable round={round} takes={takes} />}
+      {familyOf(round.exercise)?.table === 'beforeAfter' && <BeforeAfterTable round={round} takes={takes} />}
       {takes.map((take) => (
         <TakeRow key={take.id} take={take} naming={naming} />
       ))}

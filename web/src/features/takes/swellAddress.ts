@@ -1,10 +1,10 @@
-import { onlyNote, shapeOf } from '@inner-hum/core/exercise';
+import { familyOf, onlyNote, shapeOf } from '@inner-hum/core/exercise';
 import type { TakeRecord } from '../../storage/index.ts';
 import { swellSearch } from '../../addresses/index.ts';
 
 /** The address at which the swell of a take is played again; null for free playing and for drills, whose round has one. */
 export function swellAddress({ context }: TakeRecord): string | null {
-  const item = context?.exercise.family === 'swell' ? onlyNote(context.exercise) : null;
+  const item = context && familyOf(context.exercise)?.isSingle ? onlyNote(context.exercise) : null;
   if (!context || !item) return null;
   const { tempoBpm, start } = context.exercise;
   const request = { note: item.writtenMidi, shape: shapeOf(item), beats: item.lengthBeats, tempoBpm, start };

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Exercise } from '@inner-hum/core/exercise';
+import { skillOf, type Exercise } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import type { SheetLine } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
@@ -86,7 +86,7 @@ export function LineRow(props: LineRowProps) {
           {place}. {name}{' '}
           {isDone && <Box as="span">{outcome ? t('today.doneOf', outcome) : t('today.done')}</Box>}
         </Box>
-        <Box color="muted">{reasonText(reason, id === 'airThenNote', settings.naming, t)}</Box>
+        <Box color="muted">{reasonText(reason, skillOf(id) === 'start', settings.naming, t)}</Box>
       </Box>
       <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', lg: 'auto' }} justifyContent="flex-end">
         {canChange && (
