@@ -1,5 +1,5 @@
 import { fingeringsOf, regularFingering } from './fingerings.ts';
-import type { HornId } from './horns.ts';
+import { hornById, type HornId } from './horns.ts';
 import { fingeringOf, isSameFingering, type Fingering } from './keys.ts';
 import { writtenMidi, type WrittenMidi } from './pitch.ts';
 import { HIGHEST_NOTE, type TopKey } from './range.ts';
@@ -17,11 +17,6 @@ export const HIGH_NOTES: readonly WrittenMidi[] = Array.from(
 /** Whether a note has a place in that chart. */
 export const isHighNote = (note: number) => note >= F_SHARP_6 && note <= HIGHEST_NOTE;
 
-/** Common places to start from, by horn and written note. */
-const COMMON: Partial<Record<HornId, Record<number, readonly string[]>>> = {
-  alto: { 91: ['oct L1 L3 R1 sideBb'], 93: ['oct L2 L3', 'oct L2 L3 R1 R2 R3'] },
-};
-
 /**
  * Where to start from on a high note: its regular fingerings as far as the horn has the keys, common ones, and the ordinary
  * fingering of the tube it is a partial of, overblown. Every horn, mouthpiece and player differs: these are to be tried.
@@ -29,7 +24,7 @@ const COMMON: Partial<Record<HornId, Record<number, readonly string[]>>> = {
 export function startFingerings(note: WrittenMidi, hornId: HornId, topKey: TopKey): Fingering[] {
   const missing = topKey === 'F' ? ['highF#', 'highG'] : topKey === 'F#' ? ['highG'] : [];
   const regular = fingeringsOf(note).filter((keys) => !keys.some((key) => missing.includes(key)));
-  const common = (COMMON[hornId]?.[note] ?? []).map((keys) => fingeringOf(keys.split(' ')));
+  const common = (hornById(hornId).highFingerings[note] ?? []).map((keys) => fingeringOf(keys.split(' ')));
   const overblown = note > F_SHARP_6 ? [overblownFrom(note)] : [];
   return [...regular, ...common, ...overblown].filter(
     (keys, i, all) => all.findIndex((other) => isSameFingering(keys, other)) === i,

@@ -1,33 +1,57 @@
 import { CoreError } from '../signal/index.ts';
 import { soundingMidi, writtenMidi, type SoundingMidi, type WrittenMidi } from './pitch.ts';
 
-export type HornId = 'soprano' | 'alto' | 'tenor' | 'baritone';
-
-export interface Horn {
-  id: HornId;
+interface HornRow {
   /** Sounding minus written, in semitones. */
   transposition: number;
   /** Lowest and highest regular written note. */
   lowest: WrittenMidi;
   highest: WrittenMidi;
+  /** Sounding pitch commonly aimed at on the mouthpiece alone; schools and mouthpieces differ, so it can be moved. */
+  mouthpieceMidi: SoundingMidi;
+  /** On mouthpiece and neck: from their length with the missing tip of the cone; a start, to be moved to what sounds. */
+  neckMidi: SoundingMidi;
+  /** Length of the missing tip of the cone, in m, before it is measured. */
+  coneTipM: number;
+  /** Common fingerings of high notes to start from, by written note. */
+  highFingerings: Readonly<Record<number, readonly string[]>>;
 }
 
-const horn = (id: HornId, transposition: number, lowest: number): Horn => ({
-  id,
+const row = (
+  transposition: number,
+  lowest: number,
+  [mouthpieceMidi, neckMidi]: readonly [number, number],
+  coneTipM: number,
+  highFingerings: HornRow['highFingerings'] = {},
+): HornRow => ({
   transposition,
   lowest: writtenMidi(lowest),
   highest: writtenMidi(90),
+  mouthpieceMidi: soundingMidi(mouthpieceMidi),
+  neckMidi: soundingMidi(neckMidi),
+  coneTipM,
+  highFingerings,
 });
 
-/** Further family members are one more line here. The baritone has its low A. */
-export const HORNS: readonly Horn[] = [
-  horn('soprano', -2, 58),
-  horn('alto', -9, 58),
-  horn('tenor', -14, 58),
-  horn('baritone', -21, 57),
-];
+/** All that is known of a horn, a row each. The baritone has its low A. */
+const ROWS = {
+  soprano: row(-2, 58, [84, 78], 0.13),
+  alto: row(-9, 58, [81, 68], 0.2, {
+    91: ['oct L1 L3 R1 sideBb'],
+    93: ['oct L2 L3', 'oct L2 L3 R1 R2 R3'],
+  }),
+  tenor: row(-14, 58, [79, 64], 0.26),
+  baritone: row(-21, 57, [74, 59], 0.38),
+};
 
-export const HORN_IDS = HORNS.map(({ id }) => id);
+export type HornId = keyof typeof ROWS;
+
+export interface Horn extends HornRow {
+  id: HornId;
+}
+
+export const HORN_IDS = Object.keys(ROWS) as HornId[];
+export const HORNS: readonly Horn[] = HORN_IDS.map((id) => ({ id, ...ROWS[id] }));
 
 export function isHornId(value: unknown): value is HornId {
   return HORN_IDS.some((id) => id === value);

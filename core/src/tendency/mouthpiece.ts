@@ -1,5 +1,6 @@
 import {
   frequencyHz,
+  hornById,
   regularTube,
   toSounding,
   type Horn,
@@ -12,9 +13,6 @@ import type { TendencyMap } from './fitMap.ts';
 const SOUND_M_PER_S = 331.3 * Math.sqrt(1 + 27 / 273.15);
 /** 1200 / ln 2: an octave's cents for a small change of length. */
 const CENTS_PER_SHARE = 1731;
-
-/** Length of the missing tip of the cone, in m, before it is measured. */
-export const CONE_TIP_M: Record<HornId, number> = { soprano: 0.13, alto: 0.2, tenor: 0.26, baritone: 0.38 };
 
 /** How a horn answers to its mouthpiece: its cone tip, and how much of what the formula says is heard. */
 export interface MouthpieceModel {
@@ -34,7 +32,10 @@ export function centsPerMm(note: WrittenMidi, horn: Horn, { coneTipM, share }: M
   return (-CENTS_PER_SHARE * 0.001 * share * weight) / lengthM;
 }
 
-export const usualModel = (hornId: HornId): MouthpieceModel => ({ coneTipM: CONE_TIP_M[hornId], share: 1 });
+export const usualModel = (hornId: HornId): MouthpieceModel => ({
+  coneTipM: hornById(hornId).coneTipM,
+  share: 1,
+});
 
 export interface MouthpieceAdvice {
   /** Millimetres to pull out; negative is to push in. 0: leave it. */

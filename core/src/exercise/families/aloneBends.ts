@@ -1,23 +1,18 @@
-import { toWritten, soundingMidi, type Horn, type HornId } from '../../horn/index.ts';
+import { toWritten, type Horn, type SoundingMidi } from '../../horn/index.ts';
 import type { Body } from '../exercise.ts';
 import { defineFamily, downAndBack, note, restOf, type FamilyId } from './family.ts';
 import { beatsOption, halfStepsOption, startOption, tempoOption } from './options.ts';
 
-/** Sounding pitch commonly aimed at; schools and mouthpieces differ, so it can be moved. */
-const MOUTHPIECE: Record<HornId, number> = { soprano: 84, alto: 81, tenor: 79, baritone: 74 };
-/** From the length of neck and mouthpiece with the missing tip of the cone; a start, to be moved to what sounds. */
-const NECK: Record<HornId, number> = { soprano: 78, alto: 68, tenor: 64, baritone: 59 };
-
 const MOVED = 7;
 
 /** One pitch held as on the horn, then bent down and brought back by the tongue alone. */
-const alone = (id: FamilyId, body: Body, pitches: Record<HornId, number>) =>
+const alone = (id: FamilyId, body: Body, pitchOf: (horn: Horn) => SoundingMidi) =>
   defineFamily({
     id,
     skill: 'voicing',
     purposes: ['voicing'],
     options(horn: Horn) {
-      const usual = toWritten(soundingMidi(pitches[horn.id]), horn);
+      const usual = toWritten(pitchOf(horn), horn);
       return {
         note: { kind: 'sounding', least: usual - MOVED, most: usual + MOVED, usual },
         beats: beatsOption(8, 4, 16),
@@ -50,5 +45,5 @@ const alone = (id: FamilyId, body: Body, pitches: Record<HornId, number>) =>
     },
   });
 
-export const mouthpieceAlone = alone('mouthpieceAlone', 'mouthpiece', MOUTHPIECE);
-export const neckAlone = alone('neckAlone', 'neck', NECK);
+export const mouthpieceAlone = alone('mouthpieceAlone', 'mouthpiece', ({ mouthpieceMidi }) => mouthpieceMidi);
+export const neckAlone = alone('neckAlone', 'neck', ({ neckMidi }) => neckMidi);
