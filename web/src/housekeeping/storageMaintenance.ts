@@ -1,6 +1,6 @@
 import type { Dispatch } from '@reduxjs/toolkit';
 import { changeSettings, dayOf, readFolder, readSettings } from '../storage/index.ts';
-import { storageWorker, told } from '../workers/index.ts';
+import { storageWorker, proxied } from '../workers/index.ts';
 import { problemRaised, problemsCleared, type VisitPhase } from '../session/index.ts';
 
 /** Nothing is put in order before the player has had time to begin again. */
@@ -58,7 +58,7 @@ export function createStorageMaintenance({ dispatch, phase }: StorageMaintenance
 async function copyIfAllowed(): Promise<void> {
   const folder = await readFolder();
   const state = await folder?.handle.queryPermission?.({ mode: 'readwrite' });
-  if (state === 'granted') await storageWorker()?.copyToFolder(told(() => undefined));
+  if (state === 'granted') await storageWorker()?.copyToFolder(proxied(() => undefined));
 }
 
 /** Tells, or tells no longer, that room is running out. */

@@ -26,4 +26,4 @@ export async function soundOfTake(takeId: string): Promise<Float32Array<ArrayBuf
 }
 
 /** A function that the storage worker calls while it works. */
-export const told = Comlink.proxy;
+export const proxied = Comlink.proxy;

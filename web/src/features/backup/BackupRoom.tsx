@@ -23,7 +23,7 @@ import {
   type RestoreMode,
   type SetAsideRecord,
 } from '../../storage/index.ts';
-import { storageWorker, told } from '../../workers/index.ts';
+import { storageWorker, proxied } from '../../workers/index.ts';
 import { downloadFile } from '../../ui/index.ts';
 import type { Looked, Told } from './backupProps.ts';
 import { BackupView } from './BackupView.tsx';
@@ -56,7 +56,7 @@ export function Component() {
   async function save() {
     if (!stored) return;
     setAnswer(null);
-    const done = await run('archive', (onProgress) => stored.writeArchive(chosen, told(onProgress)));
+    const done = await run('archive', (onProgress) => stored.writeArchive(chosen, proxied(onProgress)));
     if (done.kind === 'stopped') return;
     downloadFile(`inner-hum ${dayOf(Date.now())}.zip`, done.file, 'application/zip');
     if (isWhole(chosen)) await changeSettings({ archivedAt: Date.now() });
@@ -86,7 +86,7 @@ export function Component() {
     if (!stored || !looked) return;
     const reports = [];
     for (const { file } of looked.archives) {
-      const done = await run('back', (onProgress) => stored.restore(file, mode, told(onProgress)));
+      const done = await run('back', (onProgress) => stored.restore(file, mode, proxied(onProgress)));
       if (done.kind !== 'back') {
         setAnswer(done.kind === 'stopped' ? done : { ...done, name: file.name });
         return;
@@ -104,7 +104,7 @@ export function Component() {
         const handle = await window.showDirectoryPicker({ id: 'inner-hum', mode: 'readwrite' });
         await writeFolder({ id: 'copies', handle, writtenAt: 0, months: {} });
       } else await folder?.handle.requestPermission({ mode: 'readwrite' });
-      const done = await run('copy', (onProgress) => stored.copyToFolder(told(onProgress)));
+      const done = await run('copy', (onProgress) => stored.copyToFolder(proxied(onProgress)));
       if (done.kind === 'copied') {
         await changeSettings({ archivedAt: Date.now() });
         setAnswer({ kind: 'copied', files: done.copied?.files.length ?? 0 });

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { findTakes, readTakes } from '../../storage/index.ts';
 import { ActionButton, downloadFile } from '../../ui/index.ts';
-import { storageWorker, told } from '../../workers/index.ts';
+import { storageWorker, proxied } from '../../workers/index.ts';
 import type { TakeFilter } from './takeFilter.ts';
 import { takeFileName } from './takeFileName.ts';
 import { choiceOf } from './useFoundTakes.ts';
@@ -36,7 +36,7 @@ export function SaveShown({ count, filter }: SaveShownProps) {
     try {
       const done = await storageWorker()?.zipOfTakes(
         named,
-        told((packed: number) => setBusy(packed)),
+        proxied((packed: number) => setBusy(packed)),
       );
       if (done?.kind !== 'written') return;
       downloadFile('inner-hum takes.zip', done.file, 'application/zip');
