@@ -1,5 +1,5 @@
-import quantile from '@stdlib/stats-base-dists-t-quantile';
 import { mean, squaresAroundMean } from './mean.ts';
+import { studentQuantile } from './studentQuantile.ts';
 import type { Interval } from './wilson.ts';
 
 /** How far two means lie apart, second less first, with its 90 % interval. */
@@ -23,6 +23,6 @@ export function differenceOfMeans(
   const [a, b] = [variance(first) / first.length, variance(second) / second.length];
   if (a + b === 0) return { difference, low: difference, high: difference };
   const freedom = (a + b) ** 2 / (a ** 2 / (first.length - 1) + b ** 2 / (second.length - 1));
-  const half = quantile(0.95, freedom) * Math.sqrt(a + b);
+  const half = studentQuantile(0.95, freedom) * Math.sqrt(a + b);
   return { difference, low: difference - half, high: difference + half };
 }

@@ -1,5 +1,5 @@
-import quantile from '@stdlib/stats-base-dists-t-quantile';
 import { mean, squaresAroundMean } from './mean.ts';
+import { studentQuantile } from './studentQuantile.ts';
 import type { Interval } from './wilson.ts';
 
 /** A mean with its 90 % interval. */
@@ -12,6 +12,6 @@ export function meanWithInterval(values: readonly number[]): MeanInterval | null
   const n = values.length;
   if (n < 2) return null;
   const middle = mean(values);
-  const half = quantile(0.95, n - 1) * Math.sqrt(squaresAroundMean(values) / (n - 1) / n);
+  const half = studentQuantile(0.95, n - 1) * Math.sqrt(squaresAroundMean(values) / (n - 1) / n);
   return { mean: middle, low: middle - half, high: middle + half };
 }

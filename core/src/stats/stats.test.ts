@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import {
   differenceOfMeans,
@@ -12,6 +13,7 @@ import {
   rateDifference,
   wilson,
 } from './index.ts';
+import { studentQuantile } from './studentQuantile.ts';
 
 it('has the percentiles of a standard statistics text', () => {
   // Type 7 of Hyndman & Fan: R's quantile(c(1, 2, 4, 8), c(.25, .5, .9)) = 1.75, 3, 6.8
@@ -172,4 +174,40 @@ it('says what share of y a line explains', () => {
   expect(percentile([5, 7], 100)).toBe(7);
   expect(percentile([7, 5, 9], 50)).toBe(7);
   expect(halfWidth16to84([])).toBeNull();
+});
+
+it('has Student’s quantiles as tables print them, and where a formula has them', () => {
+  // Any table of t, one-sided; the last row is that of the normal distribution.
+  for (const [probability, freedom, printed] of [
+    [0.95, 1, 6.313752],
+    [0.975, 3, 3.182446],
+    [0.95, 10, 1.812461],
+    [0.995, 10, 3.169273],
+    [0.95, 30, 1.697261],
+    [0.95, 1e7, 1.644854],
+  ])
+    expect(studentQuantile(probability, freedom)).toBeCloseTo(printed, 5);
+  fc.assert(
+    fc.property(fc.double({ min: 0.51, max: 0.9999, noNaN: true }), (p) => {
+      // Cauchy's distribution, and the one of two degrees, have closed forms.
+      const cauchy = Math.tan(Math.PI * (p - 0.5));
+      expect(studentQuantile(p, 1) / cauchy).toBeCloseTo(1, 8);
+      const two = (2 * p - 1) / Math.sqrt(2 * p * (1 - p));
+      expect(studentQuantile(p, 2) / two).toBeCloseTo(1, 8);
+    }),
+  );
+  // Fractional degrees lie between whole ones.
+  const [less, between, more] = [2, 2.5, 3].map((freedom) => studentQuantile(0.95, freedom));
+  expect(between).toBeLessThan(less);
+  expect(between).toBeGreaterThan(more);
+  for (const [probability, freedom] of [
+    [0.5, 3],
+    [1, 3],
+    [0.95, 0],
+    [NaN, 3],
+    [0.95, NaN],
+  ])
+    expect(() => studentQuantile(probability, freedom)).toThrow(
+      expect.objectContaining({ code: 'argument-invalid' }),
+    );
 });
