@@ -7,7 +7,7 @@ const [workspace, ...rest] = (process.env.MUTANTS_OF ?? 'core/src/stats').split(
 export default defineConfig({
   test: {
     root: workspace,
-    setupFiles: [join(import.meta.dirname, 'vitest.seed.ts')],
+    setupFiles: [join(import.meta.dirname, 'vitest.mutants.setup.ts')],
     include: [`${rest.join('/')}/**/*.test.ts`],
   },
 });
