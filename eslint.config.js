@@ -41,7 +41,7 @@ const coreMay = {
   standin: ['exercise', 'horn', 'signal'],
   scores: ['exercise', 'horn', 'signal'],
   // For tests alone.
-  testing: ['plan', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
+  testing: ['tendency', 'plan', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
   formats: [
     'plan',
     'practice',

@@ -1,17 +1,17 @@
 import { expect, it } from 'vitest';
 import { hornById, writtenMidi, type HornId } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
-import { CELL, cellsOfDay } from './cells.ts';
-import { chartRun } from './chartRun.ts';
-import { fitMap } from './fitMap.ts';
-import { adviseMouthpiece, centsPerMm, measureMouthpiece, usualModel } from './mouthpiece.ts';
 import {
   simulatedHorn,
   simulatePractice,
   trueCents,
   USUAL_PRACTICE,
   type SimulatedHorn,
-} from './simulatedHorn.ts';
+} from '../testing/simulatedHorn.ts';
+import { CELL, cellsOfDay } from './cells.ts';
+import { chartRun } from './chartRun.ts';
+import { fitMap } from './fitMap.ts';
+import { adviseMouthpiece, centsPerMm, measureMouthpiece, usualModel } from './mouthpiece.ts';
 
 const SEEDS = 40;
 

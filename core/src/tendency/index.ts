@@ -25,4 +25,3 @@ export { REGISTER_BORDERS } from './prior.ts';
 export { evennessOf, type Evenness, type NoteEvenness, type NoteValue } from './evenness.ts';
 export { chartRun } from './chartRun.ts';
 export { CAUSES, findingsOf, type Cause, type Evidence, type MapFinding } from './findings.ts';
-export { simulatedHorn, simulatePractice, USUAL_PRACTICE } from './simulatedHorn.ts';

@@ -1,14 +1,6 @@
 import { FrameTrack } from '@inner-hum/core/hearing';
-import {
-  cellsOfDay,
-  evennessOf,
-  findingsOf,
-  fitMap,
-  noteSums,
-  simulatedHorn,
-  simulatePractice,
-  USUAL_PRACTICE,
-} from '@inner-hum/core/tendency';
+import { cellsOfDay, evennessOf, findingsOf, fitMap, noteSums } from '@inner-hum/core/tendency';
+import { simulatedHorn, simulatePractice, USUAL_PRACTICE } from '@inner-hum/core/testing';
 import { database, finishTake, listTendencyDays, openDatabase, type TakeRecord } from '../storage/index.ts';
 
 // Runs in the page, on the browser's own database: fills it with ten years of practice and measures the map's work.

@@ -11,11 +11,6 @@ export async function listHornChecks(hornId: HornId): Promise<HornCheckRecord[]>
   return (await database().hornChecks.where({ hornId }).sortBy('day')).toReversed();
 }
 
-/** What was done to any horn, oldest first. */
-export function listAllChecks(): Promise<HornCheckRecord[]> {
-  return database().hornChecks.orderBy('day').toArray();
-}
-
 export async function addHornCheck(check: Omit<HornCheckRecord, 'id'>): Promise<void> {
   await database().hornChecks.add({
     ...check,

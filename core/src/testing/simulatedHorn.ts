@@ -1,7 +1,6 @@
 import { writtenMidi } from '../horn/index.ts';
 import { createRandom, type Random } from '../signal/index.ts';
-import type { ObservedTake } from './cells.ts';
-import type { NoteObservation } from './observations.ts';
+import type { NoteObservation, ObservedTake } from '../tendency/index.ts';
 
 // A horn and a player as they are not in the model: heavier tails, a warm-up that is no exponential, gain that drifts, a bend that
 // curves, notes that owe nothing to their neighbours. For tests and the bench.
