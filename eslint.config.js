@@ -106,6 +106,25 @@ const webMay = {
   app: webFolders,
 };
 
+/** What `core` gives away says what it is: shapes, units, errors, source. */
+const exportsAreDescribed = {
+  create: (context) => ({
+    ExportNamedDeclaration(node) {
+      const { declaration } = node;
+      const isFunction =
+        declaration?.type === 'FunctionDeclaration' ||
+        (declaration?.type === 'VariableDeclaration' &&
+          declaration.declarations.some(({ init }) => init?.type === 'ArrowFunctionExpression'));
+      const before = context.sourceCode.getCommentsBefore(node).at(-1);
+      if (isFunction && !(before?.type === 'Block' && before.value.startsWith('*')))
+        context.report({
+          node,
+          message: 'An exported function of core is described: units, errors, source.',
+        });
+    },
+  }),
+};
+
 const forbid = (files, folders, may, prefix) =>
   folders.map((folder) => {
     const closed = folders.filter((other) => other !== folder && !may[folder].includes(other));
@@ -164,7 +183,9 @@ export default tseslint.config(
   {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
+    plugins: { house: { rules: { 'exports-are-described': exportsAreDescribed } } },
     rules: {
+      'house/exports-are-described': 'error',
       'no-restricted-globals': [
         'error',
         'window',

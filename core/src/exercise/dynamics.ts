@@ -20,6 +20,7 @@ export function markFraction(mark: DynamicMark): number {
   return DYNAMIC_MARKS.indexOf(mark) / (DYNAMIC_MARKS.length - 1);
 }
 
+/** Level in dBFS at a place on the scale: 0 is ppp, 1 fff; with the usual scale 0.5 is -31. */
 export function levelAtFraction(fraction: number, { floorDb, ceilingDb }: DynamicScale): number {
   return floorDb + fraction * (ceilingDb - floorDb);
 }

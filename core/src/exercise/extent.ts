@@ -26,6 +26,7 @@ export function allNotes({ phrases }: Pick<Exercise, 'phrases'>): NoteItem[] {
   return phrases.flatMap(({ items }) => items.filter((item): item is NoteItem => item.kind === 'note'));
 }
 
+/** What an exercise takes, counted from what is written. */
 export function extentOf(exercise: Exercise): Extent {
   const beat = secondsPerBeat(exercise);
   const notes = allNotes(exercise);

@@ -2,6 +2,7 @@ import { markFraction } from './dynamics.ts';
 import type { BendPoint, Exercise, NoteItem } from './exercise.ts';
 import type { TimedItem } from './score.ts';
 
+/** Length of a quarter note: 1 s at 60. */
 export function secondsPerBeat({ tempoBpm }: Pick<Exercise, 'tempoBpm'>): number {
   return 60 / tempoBpm;
 }

@@ -5,6 +5,7 @@ const GRID_BASE_HZ = 22;
 
 /** Place of a frequency on the logarithmic grid, between cells. */
 export const cellOf = (hz: number) => CELLS_PER_OCTAVE * Math.log2(hz / GRID_BASE_HZ);
+/** Frequency in Hz of a place on that grid: the inverse of `cellOf`. */
 export const hzOf = (cell: number) => GRID_BASE_HZ * 2 ** (cell / CELLS_PER_OCTAVE);
 
 /**

@@ -25,6 +25,7 @@ export interface Candidates {
   score: Float64Array;
 }
 
+/** Room for the candidates of a frame, empty. */
 export function createCandidates(): Candidates {
   return { count: 0, f0Hz: new Float64Array(MAX_CANDIDATES), score: new Float64Array(MAX_CANDIDATES) };
 }

@@ -75,6 +75,7 @@ export function pitchWindowSeconds(f0Hz: number): number {
   return SIZE / (f0Hz < LONG_WINDOW_BELOW_HZ ? LONG_RATE_HZ : SHORT_RATE_HZ);
 }
 
+/** Room for both views of a frame. */
 export function createDualSpectrum(): DualSpectrum {
   return { short: new Spectrum(SHORT_RATE_HZ, 5200), long: new Spectrum(LONG_RATE_HZ, 2600) };
 }

@@ -20,6 +20,7 @@ export interface Rates {
   push(samples: Float32Array, from: number, to: number): void;
 }
 
+/** The rates of one sound of `sampleRateHz`; samples are pushed into them in order. */
 export function createRates(sampleRateHz: number): Rates {
   const first = new SampleRing(sampleRateHz / 3);
   const steps: (() => void)[] = [];

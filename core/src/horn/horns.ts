@@ -53,6 +53,7 @@ export interface Horn extends HornRow {
 export const HORN_IDS = Object.keys(ROWS) as HornId[];
 export const HORNS: readonly Horn[] = HORN_IDS.map((id) => ({ id, ...ROWS[id] }));
 
+/** Whether this is the name of a horn. */
 export function isHornId(value: unknown): value is HornId {
   return HORN_IDS.some((id) => id === value);
 }
@@ -64,10 +65,12 @@ export function hornById(id: HornId): Horn {
   return horn;
 }
 
+/** What a written note sounds on a horn: written C5 of the alto sounds Eb4. */
 export function toSounding(note: WrittenMidi, { transposition }: Horn): SoundingMidi {
   return soundingMidi(note + transposition);
 }
 
+/** What is written for a sounding note on a horn: the inverse of `toSounding`. */
 export function toWritten(note: SoundingMidi, { transposition }: Horn): WrittenMidi {
   return writtenMidi(note - transposition);
 }

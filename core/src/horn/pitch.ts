@@ -4,7 +4,9 @@ export type WrittenMidi = number & { readonly [brand]: 'written' };
 /** A sounding note: MIDI number of what is heard (69 = A4). */
 export type SoundingMidi = number & { readonly [brand]: 'sounding' };
 
+/** A MIDI number as a written note. Nothing is checked. */
 export const writtenMidi = (midi: number) => midi as WrittenMidi;
+/** A MIDI number as a sounding note. Nothing is checked. */
 export const soundingMidi = (midi: number) => midi as SoundingMidi;
 
 /** Equal-tempered frequency of a sounding note in Hz; `a4Hz` is the tuning, 390-470. */

@@ -34,6 +34,7 @@ export const COST_PER_KEY = 0.05;
 /** A route that never spoke is not the end of the world. */
 const LEAST_CHANCE = 0.01;
 
+/** What a route costs whose chance to speak (0-1) this is: -ln of it, 0 for a sure one. */
 export const routeCost = (chance: number) => -Math.log(Math.max(LEAST_CHANCE, Math.min(1, chance)));
 
 /** What changing from one route to the next costs. */

@@ -18,6 +18,7 @@ export interface JudgeContext {
   roomAir: number | null;
 }
 
+/** Puts together what every item of a take is judged by. `foreign`: spans that are not the player. */
 export function createJudgeContext(
   track: FrameTrack,
   context: TakeContext,

@@ -11,6 +11,7 @@ const LEAST_COMMON = 3;
 /** Levels of harmonics 1-12 in dBFS over the steady part of a tone, medians; null where one is under the noise in half of it. */
 export type Profile = (number | null)[];
 
+/** The profile of a tone, without the 0.15 s at either end. */
 export function profileOf({ columns }: Pick<FrameTrack, 'columns'>, { first, last }: ToneSpan): Profile {
   return Array.from({ length: PROFILE_PARTIALS }, (_, k) => {
     const levels: number[] = [];

@@ -44,6 +44,7 @@ const OBSESSION_DAYS = 3;
 const FAILING_SHARE = 0.4;
 const RESTING = 0.15;
 
+/** Counts the `latest` of some tries, newest first, as they stand `now` (ms). */
 export function tallyOf(tries: Tries, latest: number, now: number): Tally {
   const looked = tries.slice(0, latest);
   return {

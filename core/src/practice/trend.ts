@@ -26,6 +26,7 @@ export interface TrendPoint {
   count: number;
 }
 
+/** Whether a note is one of those that a trend is of. */
 export const isInScope = ({ fingeredMidi, family }: PractisedNote, scope: TrendScope) =>
   (scope.midi === null || fingeredMidi === scope.midi) &&
   (scope.zone === null || zoneOfNote(fingeredMidi) === scope.zone) &&

@@ -61,6 +61,7 @@ function metronomeOf(element: XmlElement): number | null {
   return unit && perMinute > 0 ? unit * dotted * perMinute : null;
 }
 
+/** Reads a `sound` element: tempo (the first of a measure counts), and where the music jumps. */
 export function readSound({ attributes }: XmlElement, measure: Measure, road: OpenRoad): void {
   const tempo = Number(attributes.tempo);
   if (tempo > 0) measure.tempoBpm ??= tempo;

@@ -80,8 +80,10 @@ function elementOf(ordered: Ordered): XmlElement | null {
   };
 }
 
+/** The first child of this name; null where there is none. */
 export const child = (element: XmlElement, name: string) =>
   element.children.find((each) => each.name === name) ?? null;
+/** All children of this name, in order. */
 export const childrenOf = (element: XmlElement, name: string) =>
   element.children.filter((each) => each.name === name);
 

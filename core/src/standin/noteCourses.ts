@@ -72,6 +72,7 @@ function isSubtone(faults: Planning['request']['faults'], { tone }: NoteItem, in
   return tone === 'subtone' && !faultOf(faults, index, 'noSubtone') && !faultOf(faults, index, 'weak');
 }
 
+/** Breath against tone in dB by seconds from the onset, of what is, or is by mistake no, subtone; null: as the loudness has it. */
 export function breathOf({ request: { faults } }: Planning, { timed: { item }, index }: MeantNote) {
   if (faultOf(faults, index, 'weak')) return () => WEAK_BREATH_DB;
   return isSubtone(faults, item, index) ? () => SUBTONE_BREATH_DB : null;

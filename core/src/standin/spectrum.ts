@@ -12,6 +12,7 @@ export interface HarmonicShape {
   breathBandShare: number;
 }
 
+/** Room for a spectrum, empty. */
 export function createHarmonicShape(): HarmonicShape {
   return { count: 0, amplitude: new Float64Array(MAX_HARMONICS), breathBandShare: 0 };
 }

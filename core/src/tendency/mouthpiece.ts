@@ -32,6 +32,7 @@ export function centsPerMm(note: WrittenMidi, horn: Horn, { coneTipM, share }: M
   return (-CENTS_PER_SHARE * 0.001 * share * weight) / lengthM;
 }
 
+/** How a horn answers before its mouthpiece was ever moved: wholly as the formula says. */
 export const usualModel = (hornId: HornId): MouthpieceModel => ({
   coneTipM: hornById(hornId).coneTipM,
   share: 1,

@@ -9,6 +9,7 @@ export interface Unknowns {
   size: number;
 }
 
+/** The unknowns of a map from one written MIDI note to another, both included. */
 export const unknownsOf = (lowest: number, highest: number): Unknowns => {
   const notes = highest - lowest + 1;
   return { lowest, notes, size: 2 * notes + 2 };
@@ -32,6 +33,7 @@ export interface CellSums {
   cents: Float64Array;
 }
 
+/** Room for the sums of a cell, empty. */
 export const newSums = (): CellSums => ({
   products: new Float64Array(COLUMNS * COLUMNS),
   cents: new Float64Array(COLUMNS),

@@ -23,4 +23,5 @@ export const PRIOR = {
 /** Between these notes another register begins: over the break, into the palm keys, into altissimo. */
 export const REGISTER_BORDERS: readonly number[] = [74, 86, 91];
 
+/** Whether another register begins at the upper of two neighbours. */
 export const isBorder = (upper: WrittenMidi | number) => REGISTER_BORDERS.includes(upper);

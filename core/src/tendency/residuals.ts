@@ -15,6 +15,7 @@ export interface Residuals {
   dayOffsets: number[];
 }
 
+/** Residuals of all cells for some `values` of the unknowns, weighted; `curve`: which warm-up curve, null: none. */
 export function residualsOf(
   table: CellTable,
   unknowns: Unknowns,
@@ -70,6 +71,7 @@ export function residualsOf(
   return residuals;
 }
 
+/** Writes how much each cell counts: 1, and less the odder it is (Huber 1964). */
 export function reweigh(weights: Float64Array, { standard }: Residuals): void {
   standard.forEach((value, row) => {
     if (!Number.isNaN(value)) weights[row] = Math.min(1, HUBER / Math.max(1e-9, Math.abs(value)));

@@ -175,8 +175,10 @@ export const downAndBack = (beats: number, halfSteps: number): BendPoint[] => [
 export const slurred = (midi: number, lengthBeats: number, mark: DynamicMark) =>
   note(midi, lengthBeats, mark, mark, 'slurred');
 
+/** Silence of so many beats, in which one may breathe. */
 export const rest = (lengthBeats: number): ExerciseItem => ({ kind: 'rest', lengthBeats, breath: 'free' });
 
+/** The rest after a phrase: so many beats. */
 export const restOf = (beats: number) => ({ kind: 'beats', beats }) as const;
 
 /** Chromatic notes from one to the other, both included, up or down. */

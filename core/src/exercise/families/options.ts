@@ -85,11 +85,15 @@ export const halfStepsOption = numbers('halfSteps');
 export const partialOption = (usual: number) =>
   ({ kind: 'number', unit: 'partial', least: 2, most: HIGHEST_PARTIAL, step: 1, usual }) as const;
 
+/** Quarter notes a minute. */
 export const tempoOption = (usual: number, least = 30, most = 240) =>
   ({ kind: 'number', unit: 'bpm', least, most, step: 1, usual }) as const;
+/** A dynamic mark, ppp to fff. */
 export const markOption = (usual: DynamicMark) => ({ kind: 'mark', usual }) as const;
+/** One of several words. */
 export const choiceOption = <const Value extends string>(values: readonly Value[], usual: Value) =>
   ({ kind: 'choice', values, usual }) as const;
+/** Whether the first note sets the beat, or a bar is counted before it. */
 export const startOption = (usual: 'playToStart' | 'countIn') =>
   choiceOption(['playToStart', 'countIn'], usual);
 

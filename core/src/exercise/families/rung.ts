@@ -38,6 +38,7 @@ export function rung(
   };
 }
 
+/** The partials from the first to this one: 1, 2, 3 for 3. */
 export const upTo = (partial: number) => Array.from({ length: partial }, (_, i) => i + 1);
 
 /** A rung whose note has a regular fingering in the range: the one asked for, or the nearest below it. */
