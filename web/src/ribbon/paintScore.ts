@@ -183,7 +183,13 @@ export function paintMarks(
   ctx.restore();
 }
 
-/** Where each note of a line begins: a thin mark across the rule, and its name on top. */
+const NAME_GAP_PX = 6;
+
+/** Whether each of some words, in order, ends before the next one begins; in pixels. The last has all the room there is. */
+export const fitBeforeNext = (words: readonly { x: number; width: number }[]): boolean[] =>
+  words.map(({ x, width }, i) => x + width <= (words.at(i + 1)?.x ?? Infinity));
+
+/** Where each note of a line begins: a thin mark across the rule, and its name on top, where it has room before the next one. */
 export function paintNames(
   ctx: CanvasRenderingContext2D,
   layout: RibbonLayout,
@@ -194,7 +200,13 @@ export function paintNames(
   ctx.save();
   ctx.font = font;
   ctx.textBaseline = 'top';
-  for (const { seconds, name, isNow } of names) {
+  const fits = fitBeforeNext(
+    names.map(({ seconds, name }) => ({
+      x: layout.xAt(seconds) + NAME_GAP_PX,
+      width: ctx.measureText(name).width,
+    })),
+  );
+  for (const [i, { seconds, name, isNow }] of names.entries()) {
     const x = layout.xAt(seconds);
     ctx.strokeStyle = palette.line;
     ctx.lineWidth = 1.5;
@@ -203,7 +215,7 @@ export function paintNames(
     ctx.lineTo(x, layout.height);
     ctx.stroke();
     ctx.fillStyle = isNow ? palette.ink : palette.muted;
-    ctx.fillText(name, x + 6, 2);
+    if (fits[i]) ctx.fillText(name, x + NAME_GAP_PX, 2);
   }
   ctx.restore();
 }

@@ -6,6 +6,7 @@ import { deviationStep } from './deviation.ts';
 import { INK, InkTrack, NO_INK, STRAY } from './inkTrack.ts';
 import { createLayout } from './layout.ts';
 import { inkRuns } from './paintInk.ts';
+import { fitBeforeNext } from './paintScore.ts';
 import { DEVIATION_STEPS } from './palette.ts';
 import { loudnessAt, scoreLayout } from './scoreLayout.ts';
 import { writtenInk } from './writtenInk.ts';
@@ -119,4 +120,15 @@ it('follows a written bend: what goes with the rule is no deviation', () => {
   expect(Array.from(ink.kind.subarray(0, 800)).every((kind) => kind === INK)).toBe(true);
   for (const i of [100, 300, 400, 500, 700]) expect(Math.abs(ink.cents[i])).toBeLessThan(1);
   expect(ink.bend[400]).toBeCloseTo(-300, 0);
+});
+
+it('leaves out a name that would run into the next one, as on a phone', () => {
+  const words = [
+    { x: 26, width: 30 },
+    { x: 156, width: 77 },
+    { x: 221, width: 30 },
+  ];
+  expect(fitBeforeNext(words)).toEqual([true, false, true]);
+  expect(fitBeforeNext(words.map((word) => ({ ...word, x: 3 * word.x })))).toEqual([true, true, true]);
+  expect(fitBeforeNext([])).toEqual([]);
 });
