@@ -1,7 +1,8 @@
 // The stand-in player: a horn in arithmetic. Notes, dynamics and a profile of faults in; samples and the exact
 // truth about them out. It exists so that everyone can use the app without a horn, and so that every judgement
 // can be checked against an answer known by construction. It must not import what it is used to test.
-export { playNote, type StandInNote, type Performance } from './playNote.ts';
+export { playNote, type Performance } from './playNote.ts';
+export type { StandInNote } from './standInNote.ts';
 export { playPhrase } from './playPhrase.ts';
 export { DEMO_LEAD_SECONDS, DEMO_TAIL_SECONDS, type ExerciseRequest } from './exerciseRequest.ts';
 export { planExercise, playExercise, type ExercisePerformance } from './playExercise.ts';

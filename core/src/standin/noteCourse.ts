@@ -1,6 +1,6 @@
 import { fractionAtLevel } from '../exercise/index.ts';
 import type { Random } from '../signal/index.ts';
-import type { StandInNote } from './playNote.ts';
+import type { StandInNote } from './standInNote.ts';
 import { slurCents } from './slur.ts';
 import { swerveShare } from './swerve.ts';
 import { wander } from './wander.ts';

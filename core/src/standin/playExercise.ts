@@ -3,7 +3,8 @@ import type { ExerciseRequest } from './exerciseRequest.ts';
 import { planTones } from './planTones.ts';
 import { playAir, type StandInAir } from './playAir.ts';
 import { playSquawk, type StandInSquawk } from './playSquawk.ts';
-import { playNote, type Performance, type StandInNote } from './playNote.ts';
+import { playNote, type Performance } from './playNote.ts';
+import type { StandInNote } from './standInNote.ts';
 import type { ItemTruth } from './truth.ts';
 
 export interface ExercisePerformance extends Performance {

@@ -1,4 +1,5 @@
-import { playNote, type StandInNote } from './playNote.ts';
+import { playNote } from './playNote.ts';
+import type { StandInNote } from './standInNote.ts';
 
 /** Plays notes one after the other, each with its own lead and tail, as one sound without truth (free playing). */
 export function playPhrase(notes: readonly StandInNote[]): Float32Array<ArrayBuffer> {

@@ -5,7 +5,8 @@ import { useNavigate } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
 import { saveUnsaved } from '../files/index.ts';
 import { useSession } from './SessionProvider.tsx';
-import { problemsCleared, type TroubleCode, type SessionStore } from './sessionSlice.ts';
+import { problemsCleared, type SessionStore } from './sessionSlice.ts';
+import type { TroubleCode } from './troubleCode.ts';
 
 interface TroublesProps {
   /** A note sounds: only what has stopped the listening is said. */

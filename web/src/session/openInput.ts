@@ -1,7 +1,7 @@
 import { transfer } from 'comlink';
 import type { Desk, DeskInput, InputTrouble } from '../audio/index.ts';
 import type { SessionClient, SessionEvent } from '../workers/index.ts';
-import type { TroubleCode } from './sessionSlice.ts';
+import type { TroubleCode } from './troubleCode.ts';
 
 const LOW_RATE_HZ = 32000;
 

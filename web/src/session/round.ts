@@ -10,7 +10,7 @@ import {
 } from '@inner-hum/core/exercise';
 import type { TakeAnalysis } from '@inner-hum/core/judge';
 import type { RoundRecord } from '../storage/index.ts';
-import type { Moment } from './visitState.ts';
+import type { Moment } from './moment.ts';
 import type { SessionSetup } from './setup.ts';
 
 /** A phrase that breaks is tried so often before the round moves on. */

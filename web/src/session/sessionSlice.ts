@@ -1,33 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { TroubleCode } from './troubleCode.ts';
 import type { VisitPhase } from './visitState.ts';
-
-/** Everything that can be wrong; each has its sentence and its way forward in the message files. */
-export type TroubleCode =
-  | 'micRefused'
-  | 'micAbsent'
-  | 'micBusy'
-  | 'micUnsupported'
-  | 'micUnplugged'
-  | 'micChanged'
-  | 'micMuted'
-  | 'deviceChanged'
-  | 'suspended'
-  | 'audioFailed'
-  | 'lowRate'
-  | 'keptProcessing'
-  | 'silence'
-  | 'clipping'
-  | 'noisyRoom'
-  | 'lostSound'
-  | 'hiddenTab'
-  | 'storageFull'
-  | 'storageLow'
-  | 'storageRefused'
-  | 'takeUnsaved'
-  | 'nothingHeard'
-  | 'droneHeard'
-  | 'workerFailed'
-  | 'workerRestarted';
 
 /** Where a round is. A single swell is a round of one without an id. */
 export interface RoundState {

@@ -1,4 +1,4 @@
-import type { TroubleCode } from './sessionSlice.ts';
+import type { TroubleCode } from './troubleCode.ts';
 
 /** Troubles that a new take or a new beginning clears. */
 export const SOUND_TROUBLES: TroubleCode[] = [

@@ -2,7 +2,8 @@ import type { DeskInput } from '../audio/index.ts';
 import { atPhrase, newRound, phraseOf } from './round.ts';
 import { inputOf } from './setup.ts';
 import { INPUT_TROUBLES } from './troubleGroups.ts';
-import type { Moment, VisitEffect, VisitState } from './visitState.ts';
+import type { VisitEffect, VisitState } from './visitState.ts';
+import type { Moment } from './moment.ts';
 import { after, BEAT_LEAD_SECONDS, startBeat, withEffects, type EventOf, type Step } from './visitStep.ts';
 import { arm } from './visitTake.ts';
 

@@ -13,12 +13,12 @@ import { RULES, step } from './visitMachine.ts';
 import {
   FIRST_STATE,
   VISIT_PHASES,
-  type Moment,
   type VisitEffect,
   type VisitEvent,
   type VisitPhase,
   type VisitState,
 } from './visitState.ts';
+import type { Moment } from './moment.ts';
 import { viewOf } from './visitView.ts';
 
 const setupOf = (change: Partial<SettingsRecord> = {}): SessionSetup => ({

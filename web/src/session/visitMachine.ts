@@ -10,13 +10,8 @@ import {
   workerBroke,
 } from './visitInput.ts';
 import { again, begin, pause, skip, takeEnded } from './visitRound.ts';
-import {
-  VISIT_PHASES,
-  type Moment,
-  type VisitEvent,
-  type VisitPhase,
-  type VisitState,
-} from './visitState.ts';
+import { VISIT_PHASES, type VisitEvent, type VisitPhase, type VisitState } from './visitState.ts';
+import type { Moment } from './moment.ts';
 import { atExercise, type AnyDeed, type Deed, type Step } from './visitStep.ts';
 import { nothingHeard, performedInVain, rendered, restOver, takeBegun, takeOver } from './visitTake.ts';
 

@@ -1,7 +1,8 @@
 import { readyAt, restEnd } from './beginning.ts';
 import { afterTake, atPhrase, phraseOf } from './round.ts';
 import { disarmed, reopen } from './visitInput.ts';
-import type { Moment, VisitEffect, VisitState, VisitTake } from './visitState.ts';
+import type { VisitEffect, VisitState, VisitTake } from './visitState.ts';
+import type { Moment } from './moment.ts';
 import { after, type EventOf, type ExerciseState, type Step } from './visitStep.ts';
 import { arm, start } from './visitTake.ts';
 

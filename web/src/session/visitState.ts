@@ -4,7 +4,7 @@ import type { DeskInput } from '../audio/index.ts';
 import type { RoundRecord, SettingsRecord } from '../storage/index.ts';
 import type { Round } from './round.ts';
 import type { SessionSetup } from './setup.ts';
-import type { TroubleCode } from './sessionSlice.ts';
+import type { TroubleCode } from './troubleCode.ts';
 
 /** Where a visit to the Stand is; `visitMachine.ts` says what leads from one to the other. */
 export const VISIT_PHASES = [
@@ -137,18 +137,6 @@ export type VisitEffect =
   | { do: 'storeRound'; record: RoundRecord }
   | { do: 'tell'; trouble: TroubleCode }
   | { do: 'tellNoLonger'; troubles: readonly TroubleCode[] };
-
-/** What the world gives each step: the time, and ids that were never used. */
-export interface Moment {
-  /** The audio clock, in seconds. */
-  nowSeconds: number;
-  /** A clock that runs even where the audio clock stands, in seconds. */
-  wallSeconds: number;
-  /** Time of day, in ms. */
-  dateMs: number;
-  takeId: string;
-  roundId: string;
-}
 
 export const FIRST_STATE: VisitState = {
   phase: 'off',

@@ -1,7 +1,8 @@
 import type { Exercise } from '@inner-hum/core/exercise';
 import { phraseOf, type Round } from './round.ts';
 import type { SessionSetup } from './setup.ts';
-import type { Moment, VisitEffect, VisitEvent, VisitState } from './visitState.ts';
+import type { VisitEffect, VisitEvent, VisitState } from './visitState.ts';
+import type { Moment } from './moment.ts';
 
 // What a step of the visit is, and what its deeds share.
 

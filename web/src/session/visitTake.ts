@@ -2,7 +2,8 @@ import { secondsPerBeat } from '@inner-hum/core/exercise';
 import { countedZero, countZero, onGrid, standInLead } from './beginning.ts';
 import { phraseOf, type Round } from './round.ts';
 import { SOUND_TROUBLES } from './troubleGroups.ts';
-import type { Moment, VisitEffect, VisitState, VisitTake } from './visitState.ts';
+import type { VisitEffect, VisitState, VisitTake } from './visitState.ts';
+import type { Moment } from './moment.ts';
 import { after, BEAT_LEAD_SECONDS, startBeat, withEffects } from './visitStep.ts';
 import type { EventOf, ExerciseState, Step } from './visitStep.ts';
 
