@@ -7,6 +7,7 @@ import {
   type Page,
   type Request,
   type WebError,
+  type WorkerInfo,
 } from '@playwright/test';
 import { DEMO_PORT } from './playwright.config.ts';
 import { NOBODY, STATES, type JourneyOptions } from './states.ts';
@@ -34,6 +35,14 @@ function watch(context: BrowserContext, baseURL: string) {
   };
 }
 
+/** What a browser is that several journeys use: in full, so that nothing of the one that happens to come first stays in it. */
+const sharedOptions = ({ project }: WorkerInfo): BrowserContextOptions => ({
+  baseURL: project.use.baseURL ?? '',
+  viewport: project.use.viewport ?? null,
+  serviceWorkers: 'block',
+  locale: 'en-US',
+});
+
 interface Journey extends JourneyOptions {
   watched: undefined;
 }
@@ -42,17 +51,11 @@ interface Journey extends JourneyOptions {
 export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserContext> }>({
   hasOwnBrowser: [true, { option: true }],
   warmBrowser: [
-    async ({ browser }, use, { project }) => {
+    async ({ browser }, use, info) => {
       let context: BrowserContext | null = null;
-      // In full, so that nothing of the journey that happens to come first stays in it.
-      const options: BrowserContextOptions = {
-        baseURL: project.use.baseURL ?? '',
-        viewport: project.use.viewport ?? null,
-        serviceWorkers: 'block',
-        locale: 'en-US',
-        storageState: NOBODY,
-      };
-      await use(async () => (context ??= await browser.newContext(options)));
+      await use(
+        async () => (context ??= await browser.newContext({ ...sharedOptions(info), storageState: NOBODY })),
+      );
       await (context as BrowserContext | null)?.close();
     },
     { scope: 'worker' },
@@ -80,19 +83,11 @@ export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserCon
 });
 
 /** Journeys that share one browser, and what it has loaded: each leaves it as the next may find it. */
-const inOneBrowser = (
-  options: (baseURL: string) => BrowserContextOptions,
-  begin: (page: Page) => Promise<void>,
-) =>
+const inOneBrowser = (options: BrowserContextOptions, begin: (page: Page) => Promise<void>) =>
   base.extend<{ page: Page }, { shared: BrowserContext }>({
     shared: [
-      async ({ browser }, use, { project }) => {
-        const { viewport } = project.use;
-        const wanted = {
-          serviceWorkers: 'block' as const,
-          viewport: viewport ?? null,
-          ...options(project.use.baseURL ?? ''),
-        };
+      async ({ browser }, use, info) => {
+        const wanted = { ...sharedOptions(info), ...options };
         const context = await browser.newContext(wanted);
         const look = watch(context, wanted.baseURL ?? '');
         const page = await context.newPage();
@@ -113,19 +108,16 @@ const inOneBrowser = (
 
 /** Rooms at rest, where nothing was played yet. */
 export const roomTest = inOneBrowser(
-  (baseURL) => ({ baseURL, storageState: STATES.quick }),
+  { storageState: STATES.quick },
   async (page) => void (await page.goto('/case')),
 );
 
 /** The demo's twelve weeks. */
-export const demoTest = inOneBrowser(
-  () => ({ baseURL: `http://127.0.0.1:${DEMO_PORT}` }),
-  async (page) => {
-    await page.goto('/case');
-    await page.getByRole('button', { name: 'quickly' }).click({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'quickly', pressed: true }).waitFor();
-  },
-);
+export const demoTest = inOneBrowser({ baseURL: `http://127.0.0.1:${DEMO_PORT}` }, async (page) => {
+  await page.goto('/case');
+  await page.getByRole('button', { name: 'quickly' }).click({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'quickly', pressed: true }).waitFor();
+});
 
 export { expect };
 

@@ -1,6 +1,11 @@
 import type { Skill } from '../exercise/index.ts';
 import type { Unit } from './units.ts';
 
+export interface UsualGoal {
+  target: number;
+  wants: 'less' | 'more';
+}
+
 /** What is said of a figure in one place; all else about it is derived from here. */
 export interface FigureRow {
   /** What it can be said of, as its type in `judge/measures.ts` has it; `derived`: of no note by itself. */
@@ -11,7 +16,7 @@ export interface FigureRow {
   /** What its two sides are called; null where there is one side. Of a figure with two sides an aim counts the size alone. */
   sides: readonly [below: string, above: string] | null;
   /** What is usually wanted of it, in its unit, and which way; null: it is no aim. */
-  goal: { target: number; wants: 'less' | 'more' } | null;
+  goal: UsualGoal | null;
   /** The skill that moves it; null where any may. */
   skill: Skill | null;
   /** Its place in the rows that are kept for trends; null: not kept. The rows are stored: new ones are added at the end. */

@@ -5,6 +5,7 @@ export {
   COLUMN_FIGURES,
   figureRow,
   FIGURES,
+  isFigure,
   KEPT_FIGURES,
   type ColumnFigure,
   type FigureId,

@@ -143,7 +143,8 @@ export const FINDINGS = {
   /** Bare air against the first of the phrase, + is more. */
   airAgainst: row<{ db: number }>(1, 'takeTheFreer', {
     neutral: true,
-    ...sided('Less', 'More', ({ db }) => db),
+    forms: ['Less', 'More'],
+    formOf: ({ db }) => (db >= 0 ? 'More' : 'Less'),
   }),
   matched: row<{ db: number; cents: number }>(1, 'moveOn', { neutral: true }),
   subtone: row<Subtone>(1, 'holdLonger', { neutral: true }),
@@ -159,12 +160,19 @@ type PayloadOf<Kind extends FindingKind> =
 /** What stood out, with its figures. The interface turns it into words. */
 export type Finding = { [Kind in FindingKind]: { kind: Kind } & PayloadOf<Kind> }[FindingKind];
 
+/** What another version of the app found, and this one does not know: it counts, and nothing is said of it. */
+const UNKNOWN = row(0, 'moveOn');
+
+/** Whether a finding is one of ours: takes from archives may hold others. */
+const isKnown = (kind: string): kind is FindingKind => Object.hasOwn(FINDINGS, kind);
+
 /** Its row. */
 export const findingRow = ({ kind }: Pick<Finding, 'kind'>): FindingRow<unknown> =>
-  FINDINGS[kind] as FindingRow<unknown>;
+  (isKnown(kind) ? FINDINGS[kind] : UNKNOWN) as FindingRow<unknown>;
 
-/** Which sentence says it: its name with its form. */
-export const sentenceOf = (finding: Finding): string => finding.kind + findingRow(finding).formOf(finding);
+/** Which sentence says it: its name with its form; null where there is none. */
+export const sentenceOf = (finding: Finding): string | null =>
+  isKnown(finding.kind) ? finding.kind + findingRow(finding).formOf(finding) : null;
 
 /** Nothing stood out. */
 export const isNeutral = (finding: Pick<Finding, 'kind'>): boolean => findingRow(finding).neutral;

@@ -82,14 +82,14 @@ function wholeRange({ horn, day, history, now, kept }: SchoolRequest): SchoolIte
   const open = notes.filter((midi) => !isDone(midi));
   const stays = notes.filter((midi) => kept.includes(keyOf('longHold', zoneOfNote(midi), midi)));
   const lines = [...new Set([...stays, ...open])].slice(0, MOST_LINES);
-  const makers = lines.map((midi): LineTemplate => ({
+  const templates = lines.map((midi): LineTemplate => ({
     family: 'longHold',
     isHeavy: false,
     notes: [midi],
     choices: (note) => ({ note, beats: 12, tries: 1 }),
   }));
   return {
-    items: buildLines(makers, horn, day),
+    items: buildLines(templates, horn, day),
     covered: { done: notes.length - open.length, count: notes.length },
   };
 }
@@ -102,13 +102,13 @@ function oneFamily({ horn, family: id, day, pick }: SchoolRequest): SheetItem[] 
   const zones = NOTES_BY_ZONE.map((notes) =>
     note && 'least' in note ? notes.filter((midi) => midi >= note.least && midi <= note.most) : [],
   ).filter((notes) => notes.length > 0);
-  const makers = (zones.length > 0 ? zones : [null]).map((notes): LineTemplate => ({
+  const templates = (zones.length > 0 ? zones : [null]).map((notes): LineTemplate => ({
     family: id,
     isHeavy: true,
     notes,
     choices: (midi) => (notes ? { note: midi, to: midi } : {}),
   }));
-  return buildLines(makers, horn, day, pick);
+  return buildLines(templates, horn, day, pick);
 }
 
 /** From the widest, all the way down the horn. */
@@ -126,6 +126,11 @@ function widening({ horn, seconds, day, history, now }: SchoolRequest): SheetIte
     .map((choices): Choices => ({ ...choices, tempoBpm: 60 }))
     .find((choices) => extentOf(family.build(horn, choices)).seconds <= share * seconds - REST_SECONDS.heavy);
   if (!fitting) return [];
-  const maker: LineTemplate = { family: 'wideningDown', isHeavy: true, notes: null, choices: () => fitting };
-  return buildLines([maker], horn, day);
+  const template: LineTemplate = {
+    family: 'wideningDown',
+    isHeavy: true,
+    notes: null,
+    choices: () => fitting,
+  };
+  return buildLines([template], horn, day);
 }

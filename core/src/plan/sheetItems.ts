@@ -31,7 +31,7 @@ const slotOf = (family: FamilyId, zone: Zone) => `${family}/${zone}`;
 /** What a line on one note is known by. */
 export const keyOf = (family: FamilyId, zone: Zone, midi: WrittenMidi) => `${slotOf(family, zone)}/${midi}`;
 
-/** Which of a maker's notes it is this time. */
+/** Which of a template's notes it is this time. */
 export type PickNote = (family: FamilyId, zone: Zone, notes: readonly WrittenMidi[]) => WrittenMidi;
 
 const LOW = [57, 58, 59, 60, 61, 62];
@@ -45,37 +45,37 @@ const turn = <Value>(values: readonly Value[], day: number) =>
   values[((day % values.length) + values.length) % values.length];
 
 /** In short versions, a minute or two each. */
-const MAKERS: readonly LineTemplate[] = [
-  maker('octaveRestart', true, LOW, (note) => ({ note, to: note, tempoBpm: 72 })),
-  maker('quietDescent', true, null, () => ({ tempoBpm: 100 })),
-  maker('returnToBottom', false, LOW, (note) => ({ note, climb: 3, tempoBpm: 80 })),
-  maker('fullToSubtone', false, LOW, (note) => ({ note, to: note })),
-  maker('vowelSweep', false, LOW, (note) => ({ note, tries: 2 })),
-  maker('longHold', false, LOW, (note) => ({ note, beats: 16, tries: 2 })),
-  maker('pairedSwells', true, LOW, (note) => ({ note, to: note, tempoBpm: 60 })),
-  maker('swell', false, MIDDLE, (note) => ({ note, beats: 8 })),
-  maker('longHold', false, MIDDLE, (note) => ({ note, beats: 16, tries: 2 })),
-  maker('vibratoTones', false, MIDDLE, (note) => ({ note })),
-  maker('breakDrill', true, null, () => ({ tempoBpm: 80 })),
-  maker('intervalTones', false, LOW, (note) => ({ note, widest: 3, freeBeats: 0, tempoBpm: 80 })),
-  maker('overtoneHits', true, LOW, (note, day) => ({ note, partial: 2 + (day % 3) })),
-  maker('overtoneEar', false, LOW, (note, day) => ({ note, partial: 2 + (day % 3), tries: 2 })),
-  maker('overtoneClimb', true, LOW, (note) => ({ note, partial: 3 })),
-  maker('swell', false, HIGH, (note) => ({ note, beats: 8 })),
-  maker('longHold', false, HIGH, (note) => ({ note, beats: 16, tries: 2 })),
-  maker('fullScales', true, null, (_, day) => ({ key: turn(KEYS, day) })),
-  maker('wideningDown', true, HIGH, (note) => ({ note, widest: 3, tempoBpm: 72 })),
-  maker('longHold', true, PALM, (note) => ({ note, beats: 12, tries: 2 })),
-  maker('swell', true, PALM, (note) => ({ note, beats: 8 })),
-  maker('highTries', true, ALTISSIMO, (note) => ({ note, tries: 6 })),
+const TEMPLATES: readonly LineTemplate[] = [
+  template('octaveRestart', true, LOW, (note) => ({ note, to: note, tempoBpm: 72 })),
+  template('quietDescent', true, null, () => ({ tempoBpm: 100 })),
+  template('returnToBottom', false, LOW, (note) => ({ note, climb: 3, tempoBpm: 80 })),
+  template('fullToSubtone', false, LOW, (note) => ({ note, to: note })),
+  template('vowelSweep', false, LOW, (note) => ({ note, tries: 2 })),
+  template('longHold', false, LOW, (note) => ({ note, beats: 16, tries: 2 })),
+  template('pairedSwells', true, LOW, (note) => ({ note, to: note, tempoBpm: 60 })),
+  template('swell', false, MIDDLE, (note) => ({ note, beats: 8 })),
+  template('longHold', false, MIDDLE, (note) => ({ note, beats: 16, tries: 2 })),
+  template('vibratoTones', false, MIDDLE, (note) => ({ note })),
+  template('breakDrill', true, null, () => ({ tempoBpm: 80 })),
+  template('intervalTones', false, LOW, (note) => ({ note, widest: 3, freeBeats: 0, tempoBpm: 80 })),
+  template('overtoneHits', true, LOW, (note, day) => ({ note, partial: 2 + (day % 3) })),
+  template('overtoneEar', false, LOW, (note, day) => ({ note, partial: 2 + (day % 3), tries: 2 })),
+  template('overtoneClimb', true, LOW, (note) => ({ note, partial: 3 })),
+  template('swell', false, HIGH, (note) => ({ note, beats: 8 })),
+  template('longHold', false, HIGH, (note) => ({ note, beats: 16, tries: 2 })),
+  template('fullScales', true, null, (_, day) => ({ key: turn(KEYS, day) })),
+  template('wideningDown', true, HIGH, (note) => ({ note, widest: 3, tempoBpm: 72 })),
+  template('longHold', true, PALM, (note) => ({ note, beats: 12, tries: 2 })),
+  template('swell', true, PALM, (note) => ({ note, beats: 8 })),
+  template('highTries', true, ALTISSIMO, (note) => ({ note, tries: 6 })),
 ];
 
 const OPENING: readonly LineTemplate[] = [
-  maker('airThenNote', false, null, () => ({ beats: 4 })),
-  maker('longHold', false, [67, 69, 71], (note) => ({ note, beats: 12, tries: 1 })),
+  template('airThenNote', false, null, () => ({ beats: 4 })),
+  template('longHold', false, [67, 69, 71], (note) => ({ note, beats: 12, tries: 1 })),
 ];
 
-function maker(
+function template(
   family: FamilyId,
   isHeavy: boolean,
   notes: readonly number[] | null,
@@ -90,14 +90,14 @@ const byTheDay =
   (_family, _zone, notes) =>
     turn(notes, day);
 
-/** What makers make on a day; what the range has no room for is left out. */
+/** What templates make on a day; what the range has no room for is left out. */
 export function buildLines(
-  makers: readonly LineTemplate[],
+  templates: readonly LineTemplate[],
   horn: Horn,
   day: number,
   pick = byTheDay(day),
 ): SheetItem[] {
-  return makers.flatMap(({ family: id, isHeavy, notes, choices: choose }): SheetItem[] => {
+  return templates.flatMap(({ family: id, isHeavy, notes, choices: choose }): SheetItem[] => {
     const family = familyById(id);
     if (!family?.options(horn)) return [];
     const there = (notes ?? [])
@@ -105,7 +105,7 @@ export function buildLines(
       .map(writtenMidi);
     if (notes && there.length === 0) return [];
     const first = there.at(0);
-    // All notes of a maker lie in the zone of its first.
+    // All notes of a template lie in the zone of its first.
     const midi = first === undefined ? null : pick(id, zoneOfNote(first), there);
     const choices = choose(midi ?? 0, day);
     const exercise = family.build(horn, choices);
@@ -127,7 +127,8 @@ export function buildLines(
 }
 
 /** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
-export const sheetItems = (horn: Horn, day: number, pick?: PickNote) => buildLines(MAKERS, horn, day, pick);
+export const sheetItems = (horn: Horn, day: number, pick?: PickNote) =>
+  buildLines(TEMPLATES, horn, day, pick);
 
 /** How a sheet begins: air, then an easy middle note. */
 export const openingItems = (horn: Horn, day: number) =>

@@ -28,6 +28,6 @@ export function figuresOf(item: ItemAnalysis, written: ExerciseItem): Figures {
   });
 }
 
-/** One figure of a note; null where there is no answer. */
+/** One figure of a note; null where there is no answer, and of what an aim from another version may call a figure. */
 export const figureOf = ({ figures }: { figures: Figures }, name: KeptFigure): number | null =>
-  figures.at(KEPT_FIGURES.indexOf(name)) ?? null;
+  figures[KEPT_FIGURES.indexOf(name)] ?? null;

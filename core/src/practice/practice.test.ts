@@ -205,6 +205,10 @@ it('tells how far an aim is, week by week, and that it is reached when the lates
   );
   const far = goalProgress(played.slice(0, 3), goal);
   expect(far).toMatchObject({ now: 38, distance: 28, isReached: false });
+  // An aim from another version of the app may be measured by what this one does not know.
+  const humming = played.map((note) => ({ ...note, figures: withFigure('humCents', 5) }));
+  const foreign = { ...goal, measure: 'gone' as 'centsMean' };
+  expect(goalProgress(humming, foreign)).toEqual({ weeks: [], now: null, distance: null, isReached: false });
   const near = goalProgress(played, goal);
   expect(near.weeks.map(({ value, count }) => [value, count])).toEqual([
     [38, 3],

@@ -59,7 +59,6 @@ export function studentQuantile(probability: number, freedom: number): number {
   while (above(high, freedom) > 1 - probability) [low, high] = [high, 2 * high];
   while (high - low > 1e-12 * high) {
     const middle = (low + high) / 2;
-    if (middle <= low || middle >= high) break;
     if (above(middle, freedom) > 1 - probability) low = middle;
     else high = middle;
   }

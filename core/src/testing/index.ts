@@ -1,3 +1,2 @@
-// For tests and the bench alone, never for the app: performances as frames from their truth, a horn and its practice made up, a usual sheet.
-export { createStage } from './performed.ts';
+// For tests and the bench alone, never for the app. What the bench needs goes out here; tests take the rest from its files.
 export { simulatedHorn, simulatePractice, USUAL_PRACTICE } from './simulatedHorn.ts';

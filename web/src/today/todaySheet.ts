@@ -1,7 +1,7 @@
 import { familyById } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import { todaySheet, wentBadly, type SheetLine } from '@inner-hum/core/plan';
-import { FIGURES } from '@inner-hum/core/figures';
+import { FIGURES, isFigure } from '@inner-hum/core/figures';
 import { unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
 import { differenceInCalendarDays, startOfDay, subDays } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
@@ -97,7 +97,10 @@ export function useToday(day: number): Today | null {
       // What is done stays, whatever is planned anew.
       kept: [...kept, ...done],
       notToday,
-      focus: aims.map(({ goal: { measure, scope } }) => ({ ...scope, skill: FIGURES[measure].skill })),
+      focus: aims.map(({ goal: { measure, scope } }) => ({
+        ...scope,
+        skill: isFigure(measure) ? FIGURES[measure].skill : null,
+      })),
     });
     const since = notes.filter(({ at }) => at >= dayStart);
     return { settings, horn, sheet, lines, since, aims, due, atRisk, hasRoutine: routine.length > 0 };

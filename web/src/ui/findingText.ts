@@ -18,8 +18,8 @@ const PUT: Record<string, (value: number) => Put> = {
   count: (count) => ({ count }),
   ms: (ms) => ({ ms: tens(ms) }),
   lengthMs: (ms) => ({ ms: tens(ms) }),
-  seconds: (seconds) => ({ seconds: size(seconds, 1) }),
-  atSeconds: (seconds) => ({ seconds: size(seconds, 1) }),
+  seconds: (seconds) => ({ seconds: decimals(seconds, 1) }),
+  atSeconds: (seconds) => ({ seconds: decimals(seconds, 1) }),
   heldSeconds: (held) => ({ held: size(held, 1) }),
   writtenSeconds: (written) => ({ written: size(written, 1) }),
   beats: (beats) => ({ beats: size(beats, 1) }),
@@ -40,11 +40,13 @@ const PUT: Record<string, (value: number) => Put> = {
 
 /** A finding in words, with its figures. */
 export function findingText(finding: Finding, naming: NoteNaming, t: TFunction): string {
+  const sentence = sentenceOf(finding);
+  if (sentence === null) return '';
   const put: Put = {};
   for (const [name, value] of Object.entries(finding) as [string, string | number][]) {
     if (name === 'heardMidi') put.note = noteText(value as WrittenMidi, naming);
     else if (name === 'cause') put.cause = t(`cause.${value as 'pitch'}`);
     else if (typeof value === 'number') Object.assign(put, PUT[name]?.(value));
   }
-  return t(`finding.${sentenceOf(finding)}` as 'finding.quiet', put);
+  return t(`finding.${sentence}` as 'finding.quiet', put);
 }

@@ -2,7 +2,14 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import i18next, { type TFunction } from 'i18next';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { FINDINGS, type Finding, type NoteAnalysis, type WholeVerdict } from '@inner-hum/core/judge';
+import {
+  FINDINGS,
+  isNeutral,
+  judgeRound,
+  type Finding,
+  type NoteAnalysis,
+  type WholeVerdict,
+} from '@inner-hum/core/judge';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { WORDS } from '../ui/helpTopics.ts';
 import { nameNotesInTexts } from '../ui/notesInTexts.ts';
@@ -173,6 +180,16 @@ describe('a verdict in words', () => {
         const text = findingText({ ...payload, kind } as unknown as Finding, 'letters', t);
         expect(text, kind).not.toMatch(/\{\{|finding\.|NaN|undefined|−|-\d/);
       }
+  });
+
+  it('says nothing of what another version found, and counts it all the same', () => {
+    const foreign = { kind: 'constructor', db: 3 } as unknown as Finding;
+    expect(findingText(foreign, 'letters', t)).toBe('');
+    expect(isNeutral(foreign)).toBe(false);
+    const items = [{ kind: 'note', verdict: { findings: [foreign] } }] as unknown as NoteAnalysis[];
+    expect(judgeRound([{ items }])).toMatchObject({ judged: 1, asWritten: 0, advice: 'moveOn' });
+    // Bare air as strong as the first has no side.
+    expect(findingText({ kind: 'airAgainst', db: 0 }, 'letters', t)).toBe('0.0 dB more air than the first.');
   });
 
   it('names notes inside texts by the player’s names', () => {

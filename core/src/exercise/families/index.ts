@@ -92,15 +92,14 @@ export const FAMILIES: readonly Family[] = [
   beforeAfter,
 ];
 
-/** A family by its name, or null. */
-export function familyById(id: string): Family | null {
-  return FAMILIES.find((family) => family.id === id) ?? null;
-}
+const BY_ID: ReadonlyMap<string, Family> = new Map(FAMILIES.map((family) => [family.id, family]));
 
-/** What playing a family is practice of; null: an own exercise. What no family is called is one too. */
-export const skillOf = (family: string | null): Skill =>
-  (family === null ? null : familyById(family))?.skill ?? 'own';
+/** A family by its name, or null. */
+export const familyById = (id: string): Family | null => BY_ID.get(id) ?? null;
 
 /** The family an exercise is of; null: it is the player's own. */
 export const familyOf = ({ family }: Pick<Exercise, 'family'>): Family | null =>
   family === null ? null : familyById(family);
+
+/** What playing a family is practice of; null: an own exercise. What no family is called is one too. */
+export const skillOf = (family: string | null): Skill => familyOf({ family })?.skill ?? 'own';
