@@ -1,6 +1,6 @@
 import type { IndexableType } from 'dexie';
 import { database } from './database.ts';
-import { OWN_TABLES, type OwnTable } from './ownTables.ts';
+import { OWN_TABLES, type OwnTable } from './tables.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
 import type { TakeRecord } from './records.ts';
 import { faultOfRow } from './rowChecks.ts';
@@ -14,11 +14,11 @@ interface BrokenRow {
 }
 
 /** Puts rows that cannot be read aside, whole; their days are made anew without them, all or nothing. */
-async function setRowsAside(table: OwnTable, broken: readonly BrokenRow[], now: number): Promise<void> {
+async function quarantineRows(table: OwnTable, broken: readonly BrokenRow[], now: number): Promise<void> {
   const db = database();
-  await db.transaction('rw', [db.table(table), db.setAside, ...dayTables()], async () => {
+  await db.transaction('rw', [db.table(table), db.quarantine, ...dayTables()], async () => {
     for (const { key, row, why } of broken) {
-      await db.setAside.put({ id: `${table}/${JSON.stringify(key)}`, table, why, setAsideAt: now, row });
+      await db.quarantine.put({ id: `${table}/${JSON.stringify(key)}`, table, why, quarantinedAt: now, row });
       await db.table(table).delete(key);
     }
     // Only when none of them is left: a day is made of all its takes.
@@ -39,7 +39,7 @@ export async function checkRows(now: number): Promise<number> {
         const why = faultOfRow(table, row);
         if (why !== null) broken.push({ key: primaryKey as IndexableType, row, why });
       });
-    if (broken.length > 0) await setRowsAside(table, broken, now);
+    if (broken.length > 0) await quarantineRows(table, broken, now);
     found += broken.length;
   }
   return found;

@@ -4,7 +4,7 @@ import { database } from './database.ts';
 import { isListed } from './listed.ts';
 import { AFTER_EVERY_DAY } from './moment.ts';
 import type { SoundRecord, TakeRecord } from './records.ts';
-import type { SmallTable } from './ownTables.ts';
+import type { SmallTable } from './tables.ts';
 import { takesWithin } from './takesOn.ts';
 import { packSound, storedSound } from './sounds.ts';
 

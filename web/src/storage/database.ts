@@ -1,126 +1,55 @@
-import Dexie, { type DexieOptions, type Table } from 'dexie';
+import Dexie, { type DexieOptions, type Table, type Transaction } from 'dexie';
 import { takeKeys } from './takeKeys.ts';
-import { loadLegacyParser, upgradeRows } from './upgrades.ts';
-import { daysOfTakes } from './dayRecords.ts';
-import { wallClock } from './moment.ts';
-import { practiceOfTakes } from './practiceRecords.ts';
-import type { HornCheckRecord, MouthpieceRecord, ReedRecord } from './gearRecords.ts';
-import type {
-  AimRecord,
-  CalibrationRecord,
-  ChunkRecord,
-  DayNoteRecord,
-  FolderRecord,
-  FramesRecord,
-  HighFingeringRecord,
-  OwnExercise,
-  PerformanceRecord,
-  PracticeDayRecord,
-  RoundRecord,
-  SetAsideRecord,
-  SheetRecord,
-  SoundRecord,
-  TakeRecord,
-  TendencyDayRecord,
-  TrialRecord,
-} from './records.ts';
-import type { SettingsRecord } from './settingsRecord.ts';
+import {
+  DATABASE_VERSION,
+  FORMER_TABLES,
+  TABLE_NAMES,
+  tableRow,
+  type RowOf,
+  type TableName,
+} from './tables.ts';
+import { loadLegacyParser } from './upgrades.ts';
 
-/** The version that this app writes. */
-export const DATABASE_VERSION = 9;
+/** Rows of sound are known by their take and a number, all others by a word. */
+type KeyOf<Name extends TableName> = Name extends 'chunks' ? [string, number] : string;
+type Database = Dexie & { [Name in TableName]: Table<RowOf<Name>, KeyOf<Name>> };
 
-/** A change adds a `version(n)` with its upgrade; nothing here is ever edited in place. */
-class InnerHumDatabase extends Dexie {
-  takes!: Table<TakeRecord, string>;
-  chunks!: Table<ChunkRecord, [string, number]>;
-  frames!: Table<FramesRecord, string>;
-  settings!: Table<SettingsRecord, string>;
-  calibrations!: Table<CalibrationRecord, string>;
-  rounds!: Table<RoundRecord, string>;
-  exercises!: Table<OwnExercise, string>;
-  mouthpieces!: Table<MouthpieceRecord, string>;
-  highFingerings!: Table<HighFingeringRecord, string>;
-  tendencyDays!: Table<TendencyDayRecord, string>;
-  sheets!: Table<SheetRecord, string>;
-  practiceDays!: Table<PracticeDayRecord, string>;
-  reeds!: Table<ReedRecord, string>;
-  hornChecks!: Table<HornCheckRecord, string>;
-  dayNotes!: Table<DayNoteRecord, string>;
-  performances!: Table<PerformanceRecord, string>;
-  trials!: Table<TrialRecord, string>;
-  aims!: Table<AimRecord, string>;
-  sounds!: Table<SoundRecord, string>;
-  setAside!: Table<SetAsideRecord, string>;
-  folders!: Table<FolderRecord, string>;
+const FORMER = Object.entries(FORMER_TABLES);
 
-  constructor(name: string, options?: DexieOptions) {
-    super(name, options);
-    this.version(1).stores({
-      takes: 'id, state, startedAt',
-      chunks: '[takeId+index], takeId',
-      frames: 'takeId',
-      settings: 'id',
-      calibrations: 'id, madeAt',
-    });
-    this.version(2)
-      .stores({})
-      .upgrade((transaction) => upgradeRows(transaction, 2));
-    this.version(3)
-      .stores({})
-      .upgrade((transaction) => upgradeRows(transaction, 3));
-    this.version(4)
-      .stores({ takes: 'id, state, startedAt, roundId', rounds: 'id, startedAt' })
-      .upgrade(async (transaction) => {
-        // Loading code is no work on the database, and would end the transaction.
-        await Dexie.waitFor(loadLegacyParser());
-        await upgradeRows(transaction, 4);
-      });
-    this.version(5).stores({ exercises: 'id, createdAt' });
-    this.version(6)
-      .stores({ mouthpieces: 'id, hornId', highFingerings: 'id, mouthpieceId' })
-      .upgrade((transaction) => upgradeRows(transaction, 6));
-    this.version(7)
-      .stores({ tendencyDays: 'id, setup, [setup+source+day]', sheets: 'day' })
-      .upgrade(async (transaction) => {
-        const takes = await transaction.table<TakeRecord>('takes').toArray();
-        await transaction.table('tendencyDays').bulkPut(daysOfTakes(takes.map(withWallClock)));
-      });
-    this.version(8)
-      .stores({
-        practiceDays: 'id, day',
-        reeds: 'id, hornId',
-        hornChecks: 'id, hornId, day',
-        dayNotes: 'day',
-        performances: 'takeId',
-        trials: 'id',
-        aims: 'id',
-      })
-      .upgrade(async (transaction) => {
-        await upgradeRows(transaction, 8);
-        await transaction.table('sheets').clear();
-        const takes = await transaction.table<TakeRecord>('takes').toArray();
-        await transaction.table('practiceDays').bulkPut(practiceOfTakes(takes.map(withWallClock)));
-      });
-    this.version(9)
-      .stores({
-        takes: [
-          'id, state, startedAt, roundId, [day+startedAt], hornId, deletedAt, keys.noted',
-          'keys.note, [keys.note+startedAt], keys.shelf, [keys.shelf+startedAt], [keys.judged+startedAt]',
-        ].join(', '),
-        sounds: 'takeId',
-        setAside: 'id',
-        folders: 'id',
-      })
-      .upgrade((transaction) => upgradeRows(transaction, 9));
-    this.takes.hook('creating', (_id, take) => void (take.keys = takeKeys(take)));
-    this.takes.hook('updating', (changes, _id, take) => ({ keys: takeKeys({ ...take, ...changes }) }));
+/** A database with the tables, versions and upgrades of `tables.ts`. */
+function createDatabase(name: string, options?: DexieOptions): Database {
+  const db = new Dexie(name, options) as Database;
+  for (let version = 1; version <= DATABASE_VERSION; version++) {
+    const ever = [...TABLE_NAMES.map((table) => [table, tableRow(table).schema] as const), ...FORMER];
+    const schemas = ever.flatMap(([table, schema]) => (version in schema ? [[table, schema[version]]] : []));
+    db.version(version)
+      .stores(Object.fromEntries(schemas))
+      .upgrade((transaction) => upgradeTables(transaction, version));
   }
+  db.takes.hook('creating', (_id, take) => void (take.keys = takeKeys(take)));
+  db.takes.hook('updating', (changes, _id, take) => ({ keys: takeKeys({ ...take, ...changes }) }));
+  return db;
 }
 
-/** Days are made of takes that say when they were played; before version 9 none did. */
-const withWallClock = (take: TakeRecord): TakeRecord => ({ ...take, ...wallClock(take.startedAt) });
+/** Rows of before this version hold exercises in a language that has a parser of its own. */
+const LEGACY_EXERCISES = 4;
 
-let opened: InnerHumDatabase | null = null;
+/** Brings every row of the version before up to this one, then what is made of them. */
+async function upgradeTables(transaction: Transaction, version: number): Promise<void> {
+  // Loading code is no work on the database, and would end the transaction.
+  if (version === LEGACY_EXERCISES) await Dexie.waitFor(loadLegacyParser());
+  for (const name of TABLE_NAMES) {
+    const changes = tableRow(name).upgrades?.[version] ?? [];
+    if (changes.length > 0)
+      await transaction
+        .table(name)
+        .toCollection()
+        .modify((row: never) => changes.forEach((change) => change(row)));
+  }
+  for (const name of TABLE_NAMES) await tableRow(name).made?.[version]?.(transaction);
+}
+
+let opened: Database | null = null;
 
 /** `memory`: the browser refuses to store anything; what is read and written lives as long as the page. */
 export type StorageKind = 'kept' | 'memory';
@@ -143,7 +72,7 @@ export async function openStorage(name: string, onOutdated: () => void): Promise
   } catch (error) {
     if (error instanceof Dexie.VersionError) throw error;
     const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
-    opened = new InnerHumDatabase(name, { indexedDB, IDBKeyRange });
+    opened = createDatabase(name, { indexedDB, IDBKeyRange });
     return 'memory';
   }
 }
@@ -158,11 +87,11 @@ function refuseNewer(): void {
 
 /** Names the database of this origin; it is opened when it is first needed. The worker's door. */
 export function openDatabase(name: string): void {
-  opened = new InnerHumDatabase(name);
+  opened = createDatabase(name);
 }
 
 /** The open database. Throws where `openDatabase` was forgotten. */
-export function database(): InnerHumDatabase {
+export function database(): Database {
   if (!opened) throw new Error('openDatabase was not called.');
   return opened;
 }

@@ -101,7 +101,7 @@ function takeOf({ note, horn, source, day, words, judged, state, deleted }: Made
     // What is in it does not matter here, only that it is there.
     analysis: judged && context && state === 'kept' ? ({ items: [] } as never) : null,
     loudness: null,
-    strain: null,
+    playingLoad: null,
     mouthpieceId: `${horn}.first`,
     reedKind: '',
     reedId: '',

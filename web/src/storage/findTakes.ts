@@ -10,7 +10,7 @@ import { takesOn } from './takesOn.ts';
 const deletedTakes = () => database().takes.where('deletedAt').above(0);
 
 /** Takes of one key begun after a moment (ms), oldest first. */
-const withKey = (name: 'note' | 'shelf' | 'judged', key: string, after = -Infinity) =>
+export const withKey = (name: 'note' | 'shelf' | 'judged', key: string, after = -Infinity) =>
   database().takes.where(`[keys.${name}+startedAt]`).between([key, after], [key, Infinity], false, true);
 
 /** What takes can be chosen by; empty strings let everything through. */

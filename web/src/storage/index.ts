@@ -1,5 +1,5 @@
 // The only place that touches Dexie: schema, migrations, and named functions to read and write.
-export { DATABASE_VERSION, openDatabase, openStorage, database, type StorageKind } from './database.ts';
+export { openDatabase, openStorage, database, type StorageKind } from './database.ts';
 export type {
   CheckKind,
   Gear,
@@ -18,7 +18,7 @@ export type {
   PerformanceRecord,
   PracticeDayRecord,
   RoundRecord,
-  SetAsideRecord,
+  QuarantineRecord,
   SheetRecord,
   SoundRecord,
   TakeRecord,
@@ -48,15 +48,24 @@ export {
 export { restoreDay, restoreRows, removeOthers, type RestoreCount, type RestoreMode } from './restore.ts';
 export * from './folder.ts';
 export * from './room.ts';
-export { keyOfRow, OWN_TABLES, SMALL_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';
+export {
+  DATABASE_VERSION,
+  keyOfRow,
+  OWN_TABLES,
+  SMALL_TABLES,
+  upgradeRow,
+  type OwnTable,
+  type SmallTable,
+} from './tables.ts';
 export { groupedBy } from './groupedBy.ts';
-export { forgetSetAside, keepSetAside, listSetAside } from './setAside.ts';
-export { loadLegacyParser, upgradeRow } from './upgrades.ts';
+export { forgetQuarantined, keepQuarantined, listQuarantine } from './quarantine.ts';
+export { loadLegacyParser } from './upgrades.ts';
 export * from './takes.ts';
 export * from './settings.ts';
 export * from './rounds.ts';
 export * from './ownExercises.ts';
 export * from './findTakes.ts';
+export { recentTones } from './recentTones.ts';
 export { shelfKey } from './shelfKey.ts';
 export { takeKeys } from './takeKeys.ts';
 export * from './gear.ts';

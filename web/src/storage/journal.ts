@@ -1,5 +1,6 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import { database } from './database.ts';
+import { TABLE_NAMES, tableRow } from './tables.ts';
 import type { TakeRecord, WholeTake } from './records.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
 
@@ -46,12 +47,13 @@ export async function storeTake({ record, samples, columns }: WholeTake): Promis
 /** Removes a take with all that belongs to it. */
 export async function eraseTake(takeId: string): Promise<void> {
   const db = database();
-  await db.transaction('rw', db.takes, db.frames, db.chunks, db.sounds, db.performances, async () => {
-    await db.performances.delete(takeId);
+  const tables = TABLE_NAMES.flatMap((name) => {
+    const { ofTake } = tableRow(name);
+    return ofTake ? [{ table: db.table(name), ofTake }] : [];
+  });
+  await db.transaction('rw', [db.takes, ...tables.map(({ table }) => table)], async () => {
     await db.takes.delete(takeId);
-    await db.frames.delete(takeId);
-    await db.sounds.delete(takeId);
-    await db.chunks.where('takeId').equals(takeId).delete();
+    for (const { table, ofTake } of tables) await table.where(ofTake).equals(takeId).delete();
   });
 }
 

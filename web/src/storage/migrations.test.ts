@@ -3,18 +3,19 @@ import { format } from 'date-fns';
 import Dexie from 'dexie';
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
-import { MAX_PARTIAL } from '@inner-hum/core/hearing';
+import { FrameTrack, MAX_PARTIAL } from '@inner-hum/core/hearing';
 import { unpackNotes } from '@inner-hum/core/practice';
 import {
   database,
   listPractice,
   newestTakes,
+  listQuarantine,
   listTendencyDays,
   loadSamples,
   openDatabase,
   readSettings,
 } from './index.ts';
-import { DATABASE_VERSION } from './database.ts';
+import { DATABASE_VERSION } from './tables.ts';
 import { faultOfRow } from './rowChecks.ts';
 
 // Databases as each version left them behind: what a player who has not come for years brings along.
@@ -45,6 +46,15 @@ const SCHEMAS: Record<number, Record<string, string>> = {
     performances: 'takeId',
     trials: 'id',
     aims: 'id',
+  },
+  9: {
+    takes: [
+      'id, state, startedAt, roundId, [day+startedAt], hornId, deletedAt, keys.noted',
+      'keys.note, [keys.note+startedAt], keys.shelf, [keys.shelf+startedAt], [keys.judged+startedAt]',
+    ].join(', '),
+    sounds: 'takeId',
+    setAside: 'id',
+    folders: 'id',
   },
 };
 const VERSIONS = Object.keys(SCHEMAS).map(Number);
@@ -83,10 +93,12 @@ function analysisOf(version: number) {
     ...(version < 2
       ? { bendWithLevel: { centsPer10Db: -9, r2: 0.97 } }
       : { bendWithLevel: -9, bendWithLevelR2: 0.97, levelDb: null }),
-    ...(version >= 3 && { responseMs: null }),
+    ...(version >= 3 && { responseMs: version >= 9 ? NaN : null }),
   };
   const events = [
+    ...(version >= 9 ? [{ type: 'airOnset', timeSeconds: NaN }] : []),
     { type: 'toneOnset', timeSeconds: 0.6 },
+    ...(version >= 9 ? [{ type: 'release', timeSeconds: 4.4, clean: false, sagCents: 10_140 }] : []),
     { type: 'end', timeSeconds: 4.5 },
   ];
   const verdict = {
@@ -151,6 +163,7 @@ function takeOf(version: number, id: string, isJudged: boolean) {
     ...(version >= 4 && { roundId: null, phrase: 0, call: null }),
     ...(version >= 6 && { mouthpieceId: 'alto.first', reedKind: '', strain: null }),
     ...(version >= 8 && { reedId: '' }),
+    ...(version >= 9 && { day: DAY, clock: '18:30', keys: { note: 'free', noted: 1 } }),
   };
 }
 
@@ -176,6 +189,12 @@ async function leaveBehind(name: string, version: number): Promise<void> {
   await old.table('chunks').add({ takeId: 'judged', index: 0, samples: Float32Array.of(0.25, -0.5) });
   await old.table('frames').add({ takeId: 'judged', columns: framesOf(version) });
   await old.table('settings').add({ id: 'settings', hornId: 'tenor', a4Hz: 442, cautionsRead: ['hearing'] });
+  if (version >= 8) {
+    await old.table('trials').add({ id: 'trial', measure: 'brightness' });
+    await old.table('aims').add({ id: 'aim', goal: { measure: 'bendWithLevel', scope: {}, target: 3 } });
+  }
+  if (version >= 9)
+    await old.table('setAside').add({ id: 'takes/"x"', table: 'takes', why: 'no', setAsideAt: AT, row: 7 });
   old.close();
 }
 
@@ -197,20 +216,35 @@ it.each(VERSIONS)('brings a database of version %i up to date with everything in
   expect(judged?.context?.exercise.phrases[0].items[0]).toMatchObject({ writtenMidi: 67, attack: 'any' });
   expect(judged?.analysis?.measures).toMatchObject({
     centsMean: -3,
-    bendWithLevel: -9,
-    bendWithLevelR2: 0.97,
+    pitchSlopeCentsPer10Db: -9,
+    pitchSlopeR2: 0.97,
   });
+  expect(judged?.analysis?.items[0].measures).not.toHaveProperty('bendWithLevel');
+  // No figure is a number that is none, and no tone ends octaves off its pitch.
+  expect(JSON.stringify(judged?.analysis)).not.toContain('10140');
+  expect(judged?.analysis?.measures).toMatchObject({ responseMs: null, endToEndCents: null });
+  expect(judged?.analysis?.events.every(({ timeSeconds }) => Number.isFinite(timeSeconds))).toBe(true);
+  expect(judged).toMatchObject({ playingLoad: null });
   expect(judged?.analysis?.items).toMatchObject([{ status: 'played', startSeconds: 0.6, endSeconds: 4.5 }]);
   expect(judged?.analysis?.verdict).toMatchObject({ of: [0], judged: 1, asWritten: 1 });
   expect(await loadSamples('judged')).toEqual(Float32Array.of(0.25, -0.5));
   const columns = (await database().frames.get('judged'))?.columns;
   expect(columns).toMatchObject({ f0Hz: Float32Array.of(220, NaN) });
   expect(columns?.partialsDb).toHaveLength(2 * MAX_PARTIAL);
+  expect(Object.keys(columns ?? {}).toSorted()).toEqual(Object.keys(new FrameTrack(0).slice(0)).toSorted());
+  if (version >= 8) {
+    expect(await database().trials.get('trial')).toMatchObject({ measure: 'centroidHarmonics' });
+    const goal = { measure: 'pitchSlopeCentsPer10Db' };
+    expect(await database().aims.get('aim')).toMatchObject({ goal });
+  }
+  expect(await listQuarantine()).toEqual(
+    version >= 9 ? [{ id: 'takes/"x"', table: 'takes', why: 'no', quarantinedAt: AT, row: 7 }] : [],
+  );
   expect(await readSettings()).toMatchObject({ hornId: 'tenor', a4Hz: 442 });
   // What is made of takes is made of these. The take has no level: it counts for no pitch, but its day is there.
-  if (version < 7)
+  if (version < 10)
     expect((await listTendencyDays('alto.first|', 'microphone')).map(({ day }) => day)).toEqual([DAY]);
-  if (version < 8) {
+  if (version < 10) {
     const [practice] = await listPractice('microphone', DAY, DAY);
     expect(practice).toMatchObject({ day: DAY, takes: 2, words: 'stiff reed\nstiff reed' });
     expect(unpackNotes(practice)).toMatchObject([{ writtenMidi: 67, asWritten: true }]);
@@ -220,17 +254,14 @@ it.each(VERSIONS)('brings a database of version %i up to date with everything in
 it('has the tables of the version it says it has: another table or index is another version', async () => {
   const declared: Record<string, string> = {
     ...Object.assign({}, ...VERSIONS.map((version) => SCHEMAS[version])),
-    // Version 9.
-    takes:
-      'id, state, startedAt, roundId, [day+startedAt], hornId, deletedAt, keys.noted, keys.note, [keys.note+startedAt], keys.shelf, [keys.shelf+startedAt], [keys.judged+startedAt]',
-    sounds: 'takeId',
-    setAside: 'id',
-    folders: 'id',
+    // Version 10.
+    quarantine: 'id',
   };
+  delete declared.setAside;
   openDatabase('as declared');
   await database().open();
   expect(database().verno).toBe(DATABASE_VERSION);
-  expect(DATABASE_VERSION).toBe(9);
+  expect(DATABASE_VERSION).toBe(10);
   const found = Object.fromEntries(
     database().tables.map(({ name, schema }) => [
       name,

@@ -13,7 +13,7 @@ const idOf = ({ hornId, source, mouthpieceId, reedId, reedKind }: Practiser, day
 function practiceRecord(player: Practiser, day: string, takes: readonly TakeRecord[]): PracticeDayRecord {
   const { hornId, source, mouthpieceId, reedId, reedKind } = player;
   const played = (some: readonly TakeRecord[]) =>
-    some.reduce((sum, { strain }) => sum + (strain?.playedSeconds ?? 0), 0);
+    some.reduce((sum, { playingLoad }) => sum + (playingLoad?.playedSeconds ?? 0), 0);
   return {
     id: idOf(player, day),
     day,

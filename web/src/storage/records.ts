@@ -37,7 +37,7 @@ export interface TakeRecord extends Gear {
   analysis: TakeAnalysis | null;
   loudness: TakeLoudness | null;
   /** Null in takes from before this was counted. */
-  strain: PlayingLoad | null;
+  playingLoad: PlayingLoad | null;
   playerNote: string;
   /** Found on the next visit after the page had gone while it was played. */
   recovered: boolean;
@@ -191,12 +191,12 @@ export interface SoundRecord {
 }
 
 /** A row that could not be read, kept as it was found. */
-export interface SetAsideRecord {
+export interface QuarantineRecord {
   id: string;
   table: string;
   /** What is wrong with it. */
   why: string;
-  setAsideAt: number;
+  quarantinedAt: number;
   row: unknown;
 }
 

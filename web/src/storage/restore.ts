@@ -2,9 +2,9 @@ import { takeKeys } from './takeKeys.ts';
 import { database } from './database.ts';
 import type { CollectedTake } from './collectForExport.ts';
 import { eraseTake } from './journal.ts';
-import { mergeRow } from './mergeRow.ts';
+import { mergeRow } from './tables.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
-import { keyOfRow, OWN_TABLES, type OwnTable, type SmallTable } from './ownTables.ts';
+import { keyOfRow, OWN_TABLES, type OwnTable, type SmallTable } from './tables.ts';
 import type { TakeRecord } from './records.ts';
 
 /** `merge`: what is here stays and what is missing comes; `replace`: where both have a row, the one that comes counts. */

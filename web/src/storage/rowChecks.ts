@@ -3,7 +3,7 @@ import { MAX_RATE_HZ, MIN_RATE_HZ } from '@inner-hum/core/hearing';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { AIMS } from '@inner-hum/core/plan';
 import * as yup from 'yup';
-import type { OwnTable } from './ownTables.ts';
+import type { OwnTable } from './tables.ts';
 import { CHECK_KINDS } from './gearRecords.ts';
 
 /** An id is part of addresses and of names of files. */
@@ -80,7 +80,7 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
     dueClickSeconds: numbers,
     foundClickSeconds: numbers,
     loudness: yup.object({ softDb: finite, loudDb: finite }).nullable().default(undefined).defined(),
-    strain: yup
+    playingLoad: yup
       .object({ playedSeconds: finite, highSeconds: finite, loudSeconds: finite })
       .nullable()
       .default(undefined)

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { isMainThread } from 'node:worker_threads';
 import { beforeEach, expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
@@ -20,7 +21,7 @@ import {
   gearOf,
   lineDone,
   listMouthpieces,
-  listSetAside,
+  listQuarantine,
   listPractice,
   listPlayedReeds,
   letSoundGo,
@@ -36,7 +37,7 @@ import {
   readTakeFrames,
   retireReed,
   storeTake,
-  strainSince,
+  playingLoadSince,
   takesInParts,
   toggleFavourite,
   undoDelete,
@@ -72,7 +73,7 @@ const record: TakeRecord = {
   foundClickSeconds: [],
   analysis: null,
   loudness: null,
-  strain: null,
+  playingLoad: null,
   mouthpieceId: 'alto.first',
   reedKind: '',
   reedId: '',
@@ -125,7 +126,7 @@ it('counts a day and a reed by the takes that are there, whatever comes and goes
     startedAt,
     ...wallClock(startedAt),
     reedId,
-    strain: { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 },
+    playingLoad: { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 },
   });
   const columns = new FrameTrack(1).slice(0);
   for (const [id, startedAt] of [
@@ -165,7 +166,7 @@ it('counts a day and a reed by the takes that are there, whatever comes and goes
 
 it('counts what somebody else recorded as nobody’s practice', async () => {
   const columns = new FrameTrack(1).slice(0);
-  const strain = { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 };
+  const playingLoad = { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 };
   const at = new Date(2026, 2, 14, 12).getTime();
   const kept = {
     ...record,
@@ -173,7 +174,7 @@ it('counts what somebody else recorded as nobody’s practice', async () => {
     kind: 'free' as const,
     startedAt: at,
     ...wallClock(at),
-    strain,
+    playingLoad,
   };
   await finishTake({ ...kept, id: 'other', kind: 'other' }, columns);
   expect(await listPractice('microphone', '2026-03-01', '2026-03-31')).toEqual([]);
@@ -187,9 +188,9 @@ it('counts what somebody else recorded as nobody’s practice', async () => {
 it('adds up the load of one kind of player, from one moment to another', async () => {
   const columns = new FrameTrack(1).slice(0);
   const played = async (id: string, startedAt: number, source: TakeRecord['source'], seconds: number) => {
-    const strain = { playedSeconds: seconds, highSeconds: seconds / 10, loudSeconds: seconds / 5 };
+    const playingLoad = { playedSeconds: seconds, highSeconds: seconds / 10, loudSeconds: seconds / 5 };
     await finishTake(
-      { ...record, id, state: 'kept', kind: 'free', startedAt, ...wallClock(startedAt), source, strain },
+      { ...record, id, state: 'kept', kind: 'free', startedAt, ...wallClock(startedAt), source, playingLoad },
       columns,
     );
   };
@@ -198,17 +199,17 @@ it('adds up the load of one kind of player, from one moment to another', async (
   await played('second', 2000, 'microphone', 20);
   await played('simulated', 1500, 'standIn', 500);
   await played('after', 3000, 'microphone', 40);
-  expect(await strainSince(1000, 'microphone')).toEqual({
+  expect(await playingLoadSince(1000, 'microphone')).toEqual({
     playedSeconds: 70,
     highSeconds: 7,
     loudSeconds: 14,
   });
-  expect(await strainSince(1000, 'microphone', 3000)).toEqual({
+  expect(await playingLoadSince(1000, 'microphone', 3000)).toEqual({
     playedSeconds: 30,
     highSeconds: 3,
     loudSeconds: 6,
   });
-  expect(await strainSince(1000, 'standIn')).toMatchObject({ playedSeconds: 500 });
+  expect(await playingLoadSince(1000, 'standIn')).toMatchObject({ playedSeconds: 500 });
 });
 
 it('reminds of a check when it is due, and of none that never was', () => {
@@ -276,49 +277,53 @@ it('keeps a day’s sheet as it was planned once something was changed, and the 
   });
 });
 
-it('keeps a take on the day it was played on, whatever clock looks at it later, and in the order of the days', async () => {
-  const home = process.env.TZ;
-  const columns = new FrameTrack(1).slice(0);
-  const play = async (id: string, zone: string, startedAt: number) => {
-    process.env.TZ = zone;
-    const strain = { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 };
-    await finishTake(
-      { ...record, id, state: 'kept', kind: 'free', strain, startedAt, ...wallClock(startedAt) },
-      columns,
-    );
-  };
-  try {
-    // Half past eleven at night in New York; an hour later, on another day, in Tokyo; then back over the date line.
-    await play('york', 'America/New_York', Date.UTC(2026, 2, 15, 3, 30));
-    await play('tokyo', 'Asia/Tokyo', Date.UTC(2026, 2, 15, 4, 30));
-    await play('honolulu', 'Pacific/Honolulu', Date.UTC(2026, 2, 15, 5, 30));
-    // The clock is set back in the autumn: the same hour twice.
-    await play('first', 'Europe/Rome', Date.UTC(2026, 9, 25, 0, 45));
-    await play('second', 'Europe/Rome', Date.UTC(2026, 9, 25, 1, 15));
-    const told = () =>
-      newestTakes(1000).then((takes) => takes.map(({ id, day, clock }) => `${id} ${day} ${clock}`));
-    const expected = [
-      'second 2026-10-25 02:15',
-      'first 2026-10-25 02:45',
-      'tokyo 2026-03-15 13:30',
-      'honolulu 2026-03-14 19:30',
-      'york 2026-03-14 23:30',
-    ];
-    expect(await told()).toEqual(expected);
-    process.env.TZ = 'Europe/Rome';
-    await deleteTake('york', Date.now());
-    await undoDelete('york');
-    expect(await told()).toEqual(expected);
-    const days = await listPractice('microphone', '2026-03-01', '2026-12-31');
-    expect(days.map(({ day, takes, playedSeconds }) => [day, takes, playedSeconds])).toEqual([
-      ['2026-03-14', 2, 120],
-      ['2026-03-15', 1, 60],
-      ['2026-10-25', 2, 120],
-    ]);
-  } finally {
-    process.env.TZ = home;
-  }
-});
+// A thread has no time zone of its own to set.
+it.runIf(isMainThread)(
+  'keeps a take on the day it was played on, whatever clock looks at it later, and in the order of the days',
+  async () => {
+    const home = process.env.TZ;
+    const columns = new FrameTrack(1).slice(0);
+    const play = async (id: string, zone: string, startedAt: number) => {
+      process.env.TZ = zone;
+      const playingLoad = { playedSeconds: 60, highSeconds: 0, loudSeconds: 0 };
+      await finishTake(
+        { ...record, id, state: 'kept', kind: 'free', playingLoad, startedAt, ...wallClock(startedAt) },
+        columns,
+      );
+    };
+    try {
+      // Half past eleven at night in New York; an hour later, on another day, in Tokyo; then back over the date line.
+      await play('york', 'America/New_York', Date.UTC(2026, 2, 15, 3, 30));
+      await play('tokyo', 'Asia/Tokyo', Date.UTC(2026, 2, 15, 4, 30));
+      await play('honolulu', 'Pacific/Honolulu', Date.UTC(2026, 2, 15, 5, 30));
+      // The clock is set back in the autumn: the same hour twice.
+      await play('first', 'Europe/Rome', Date.UTC(2026, 9, 25, 0, 45));
+      await play('second', 'Europe/Rome', Date.UTC(2026, 9, 25, 1, 15));
+      const told = () =>
+        newestTakes(1000).then((takes) => takes.map(({ id, day, clock }) => `${id} ${day} ${clock}`));
+      const expected = [
+        'second 2026-10-25 02:15',
+        'first 2026-10-25 02:45',
+        'tokyo 2026-03-15 13:30',
+        'honolulu 2026-03-14 19:30',
+        'york 2026-03-14 23:30',
+      ];
+      expect(await told()).toEqual(expected);
+      process.env.TZ = 'Europe/Rome';
+      await deleteTake('york', Date.now());
+      await undoDelete('york');
+      expect(await told()).toEqual(expected);
+      const days = await listPractice('microphone', '2026-03-01', '2026-12-31');
+      expect(days.map(({ day, takes, playedSeconds }) => [day, takes, playedSeconds])).toEqual([
+        ['2026-03-14', 2, 120],
+        ['2026-03-15', 1, 60],
+        ['2026-10-25', 2, 120],
+      ]);
+    } finally {
+      process.env.TZ = home;
+    }
+  },
+);
 
 it('packs the sound of a take without losing a sample, once, and leaves one that is being recorded alone', async () => {
   const samples = Float32Array.from(
@@ -346,7 +351,7 @@ it('puts two broken takes of one day aside, and makes the day of those that are 
   const broken = { context: { exercise: 'gone' }, analysis: { items: 3 } } as unknown as Partial<TakeRecord>;
   for (const id of ['a', 'b']) await database().takes.update(id, broken);
   expect(await checkRows(5)).toBe(2);
-  expect((await listSetAside()).map(({ table, id }) => [table, id])).toEqual([
+  expect((await listQuarantine()).map(({ table, id }) => [table, id])).toEqual([
     ['takes', 'takes/"a"'],
     ['takes', 'takes/"b"'],
   ]);

@@ -87,7 +87,7 @@ export async function recentLoudness(source: TakeRecord['source']): Promise<Take
 }
 
 /** What of today's playing from one kind of source tires lip and ear; `from` is when the day began, in ms; `to`: up to then. Deleted takes were played too. */
-export async function strainSince(
+export async function playingLoadSince(
   from: number,
   source: TakeRecord['source'],
   to = Infinity,
@@ -96,11 +96,11 @@ export async function strainSince(
   await database()
     .takes.where('startedAt')
     .aboveOrEqual(from)
-    .each(({ strain, source: by, startedAt }) => {
-      if (!strain || by !== source || startedAt >= to) return;
-      sum.playedSeconds += strain.playedSeconds;
-      sum.highSeconds += strain.highSeconds;
-      sum.loudSeconds += strain.loudSeconds;
+    .each(({ playingLoad, source: by, startedAt }) => {
+      if (!playingLoad || by !== source || startedAt >= to) return;
+      sum.playedSeconds += playingLoad.playedSeconds;
+      sum.highSeconds += playingLoad.highSeconds;
+      sum.loudSeconds += playingLoad.loudSeconds;
     });
   return sum;
 }

@@ -2,7 +2,6 @@ import type { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_PARTIAL } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
 import { firstMouthpiece } from './gear.ts';
-import type { Transaction } from 'dexie';
 import { wallClock } from './moment.ts';
 import type { TakeRecord } from './records.ts';
 import { takeKeys } from './takeKeys.ts';
@@ -22,7 +21,7 @@ const ADDED = [
 ];
 
 /** Version 1 to 2: bendWithLevel becomes two plain numbers, and figures that were not measured are null. */
-function giveNoteMeasures(take: { analysis: { measures: Record<string, unknown> } | null }): void {
+export function giveNoteMeasures(take: { analysis: { measures: Record<string, unknown> } | null }): void {
   if (!take.analysis) return;
   const { measures } = take.analysis;
   const bend = measures.bendWithLevel as { centsPer10Db: number; r2: number } | null;
@@ -32,14 +31,14 @@ function giveNoteMeasures(take: { analysis: { measures: Record<string, unknown> 
 }
 
 /** Version 2 to 3: frames have air, harmonics and what was heard unaided; of an older take they are not known. */
-function giveNewColumns({ columns }: { columns: Record<string, Float32Array> }): void {
+export function giveNewColumns({ columns }: { columns: Record<string, Float32Array> }): void {
   const frames = columns.f0Hz.length;
   for (const name of ['airDb', 'unaidedHz']) columns[name] = new Float32Array(frames).fill(NaN);
   columns.partialsDb = new Float32Array(frames * MAX_PARTIAL).fill(NaN);
 }
 
 /** Version 2 to 3: how long the air went before the tone was not measured. */
-function giveResponse(take: { analysis: { measures: Record<string, unknown> } | null }): void {
+export function giveResponse(take: { analysis: { measures: Record<string, unknown> } | null }): void {
   if (take.analysis) take.analysis.measures.responseMs = null;
 }
 
@@ -76,7 +75,7 @@ export async function loadLegacyParser(): Promise<void> {
 }
 
 /** Version 3 to 4: the exercise in its second version, the only note as the only item, and no round. */
-function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
+export function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
   if (take.kind === 'swell') take.kind = 'exercise';
   Object.assign(take, { roundId: null, phrase: 0, call: null });
   const { context, analysis } = take;
@@ -109,56 +108,122 @@ function giveItems(take: TakeOfVersion3 & Record<string, unknown>): void {
 }
 
 /** Version 5 to 6: played on the horn's first mouthpiece, with a reed nobody named; how much of it was high and loud was not counted. */
-function giveMouthpiece(take: { hornId: HornId } & Record<string, unknown>): void {
+export function giveMouthpiece(take: { hornId: HornId } & Record<string, unknown>): void {
   Object.assign(take, { mouthpieceId: firstMouthpiece(take.hornId), reedKind: '', strain: null });
 }
 
 /** Version 5 to 6: of a caution that was read it is not known when. */
-function giveReadAt(settings: Record<string, unknown>): void {
+export function giveReadAt(settings: Record<string, unknown>): void {
   const read = Array.isArray(settings.cautionsRead) ? (settings.cautionsRead as string[]) : [];
   settings.cautionsReadAt = Object.fromEntries(read.map((name) => [name, 0]));
   delete settings.cautionsRead;
 }
 
 /** Version 7 to 8: on a reed that is not one of the Case. */
-function giveReed(take: Record<string, unknown>): void {
+export function giveReed(take: Record<string, unknown>): void {
   take.reedId = '';
 }
 
 /** Version 8 to 9: day and time by the clock of this place, where older takes are taken to have been played. */
-function giveWallClock(take: { startedAt: number } & Record<string, unknown>): void {
+export function giveWallClock(take: { startedAt: number } & Record<string, unknown>): void {
   Object.assign(take, wallClock(take.startedAt));
 }
 
 /** Version 8 to 9: what a take is found by. */
-function giveKeys(take: TakeRecord): void {
+export function giveKeys(take: TakeRecord): void {
   take.keys = takeKeys(take);
 }
 
-type RowUpgrade = (row: never) => void;
-type Upgrades = Record<number, Record<string, readonly RowUpgrade[]>>;
-
-/** What each version does to the rows of the one before, table by table. */
-const UPGRADES: Upgrades = {
-  2: { takes: [giveNoteMeasures] },
-  3: { frames: [giveNewColumns], takes: [giveResponse] },
-  4: { takes: [giveItems] },
-  6: { takes: [giveMouthpiece], settings: [giveReadAt] },
-  8: { takes: [giveReed] },
-  9: { takes: [giveWallClock, giveKeys] },
+/** Names of version 9 that say what and in which unit since version 10. */
+const RENAMED: Readonly<Record<string, string>> = {
+  bendWithLevel: 'pitchSlopeCentsPer10Db',
+  bendWithLevelR2: 'pitchSlopeR2',
+  brightness: 'centroidHarmonics',
+  stepBrightness: 'stepCentroidHarmonics',
+  matchBrightness: 'matchCentroidHarmonics',
+  brightnessShare: 'centroidShare',
+  breathDb: 'noiseToHarmonicDb',
+  colourShift: 'centroidSlopeHarmonicsPer10Db',
+  colourSpan: 'centroidSpanHarmonics',
 };
+const newName = (name: string) => (Object.hasOwn(RENAMED, name) ? RENAMED[name] : name);
 
-/** Brings every row of a database from the version before up to this one. */
-export async function upgradeRows(transaction: Transaction, version: number): Promise<void> {
-  for (const [table, changes] of Object.entries(UPGRADES[version] ?? {}))
-    await transaction
-      .table(table)
-      .toCollection()
-      .modify((row: never) => changes.forEach((change) => change(row)));
+/** A value with the new names at every depth. */
+function renamed(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(renamed);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([name, each]) => [newName(name), renamed(each)]));
 }
 
-/** Brings one row, as some version wrote it, up to date in place. */
-export function upgradeRow(table: string, row: object, fromVersion: number): void {
-  for (const [version, tables] of Object.entries(UPGRADES))
-    if (Number(version) > fromVersion) for (const change of tables[table] ?? []) change(row as never);
+/** Version 9 to 10: figures of a take are named by what they are and their unit. */
+export function nameFigures(take: { analysis: unknown } & Record<string, unknown>): void {
+  take.analysis = renamed(take.analysis);
+  take.playingLoad = take.strain;
+  delete take.strain;
+}
+
+/** Version 9 to 10: so are the columns of its frames. */
+export function nameColumns(row: { columns: Record<string, Float32Array> }): void {
+  row.columns = Object.fromEntries(
+    Object.entries(row.columns).map(([name, column]) => [newName(name), column]),
+  );
+}
+
+/** Version 9 to 10: so is the figure of a trial. */
+export function nameTrialFigure(trial: { measure: string }): void {
+  trial.measure = newName(trial.measure);
+}
+
+/** Version 9 to 10: so is the figure of an aim. */
+export function nameAimFigure({ goal }: { goal: { measure: string } }): void {
+  goal.measure = newName(goal.measure);
+}
+
+/** Figures that version 10 added to every note; of an older take they are not known. */
+const ADDED_IN_10 = [
+  'withinCents',
+  'firstToLastCents',
+  'endToEndCents',
+  'softestDb',
+  'peakDb',
+  'softEndBreathDb',
+];
+
+/** A value in which what is no number has no answer. */
+function withoutNaN(value: unknown): unknown {
+  if (typeof value === 'number') return Number.isFinite(value) ? value : null;
+  if (Array.isArray(value)) return value.map(withoutNaN);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, withoutNaN(each)]));
+}
+
+interface AnalysisOfVersion9 {
+  measures: Record<string, unknown>;
+  events: { type: string; timeSeconds: number | null; sagCents?: number | null }[];
+  items?: { measures: Record<string, unknown> | null; events: AnalysisOfVersion9['events'] }[];
+}
+
+/**
+ * Version 9 to 10: figures that were no numbers (how fast a note answered that had begun out of a tone) have no answer, an onset of air
+ * at no time did not happen, no tone ends farther off its pitch than an octave, and the new figures are not known.
+ */
+export function cleanFigures(take: { analysis: unknown }): void {
+  if (!take.analysis) return;
+  const analysis = withoutNaN(take.analysis) as AnalysisOfVersion9;
+  const clean = (events: AnalysisOfVersion9['events']) =>
+    events
+      .filter(({ timeSeconds }) => timeSeconds !== null)
+      .map((event) => ((event.sagCents ?? 0) > 1200 ? { ...event, sagCents: null } : event));
+  const added = (measures: Record<string, unknown>, names: readonly string[]) => ({
+    ...Object.fromEntries(names.map((name) => [name, null])),
+    ...measures,
+  });
+  analysis.events = clean(analysis.events);
+  analysis.measures = added(analysis.measures, ADDED_IN_10);
+  for (const item of analysis.items ?? []) {
+    item.events = clean(item.events);
+    if (item.measures && 'centsMean' in item.measures)
+      item.measures = added(item.measures, [...ADDED_IN_10, 'endOffsetMs']);
+  }
+  take.analysis = analysis;
 }

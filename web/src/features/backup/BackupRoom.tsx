@@ -7,11 +7,11 @@ import {
   dayOf,
   EVERYTHING,
   forgetFolder,
-  forgetSetAside,
+  forgetQuarantined,
   isWhole,
-  keepSetAside,
+  keepQuarantined,
   letSoundGo,
-  listSetAside,
+  listQuarantine,
   practisedSpan,
   readFolder,
   readSettings,
@@ -21,7 +21,7 @@ import {
   writeFolder,
   type Choice,
   type RestoreMode,
-  type SetAsideRecord,
+  type QuarantineRecord,
 } from '../../storage/index.ts';
 import { storageWorker, proxied } from '../../workers/index.ts';
 import { downloadFile } from '../../ui/index.ts';
@@ -36,13 +36,13 @@ export function Component() {
   const settings = useLiveQuery(readSettings);
   const span = useLiveQuery(practisedSpan);
   const folder = useLiveQuery(readFolder);
-  const setAside = useLiveQuery(listSetAside);
+  const quarantine = useLiveQuery(listQuarantine);
   const perMinute = useLiveQuery(soundBytesPerMinute);
   const sinceArchive = useLiveQuery(() => takesSince(settings?.archivedAt ?? 0), [settings?.archivedAt]);
   const [chosen, setChosen] = useState<Choice>(EVERYTHING);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [answer, setAnswer] = useState<Told | null>(null);
-  const [forgotten, setForgotten] = useState<SetAsideRecord | null>(null);
+  const [forgotten, setForgotten] = useState<QuarantineRecord | null>(null);
   const [letGoBefore, setLetGoBefore] = useState('');
   const toLetGo = useLiveQuery(
     async () => (letGoBefore === '' ? null : soundBefore(letGoBefore)),
@@ -51,7 +51,7 @@ export function Component() {
   const { busy, run, stop } = useStorageWork();
   const [roomLeft, askToKeep] = useRoomLeft(answer);
   const stored = storageWorker();
-  if (!settings || setAside === undefined || folder === undefined || perMinute === undefined) return null;
+  if (!settings || quarantine === undefined || folder === undefined || perMinute === undefined) return null;
 
   async function save() {
     if (!stored) return;
@@ -132,7 +132,7 @@ export function Component() {
       sinceArchive={sinceArchive ?? 0}
       folder={folder}
       canChooseFolder={'showDirectoryPicker' in window}
-      setAside={setAside}
+      quarantine={quarantine}
       forgotten={forgotten}
       chosen={chosen}
       looked={looked}
@@ -151,13 +151,13 @@ export function Component() {
       onForgetFolder={() => void forgetFolder()}
       onLetGoBefore={setLetGoBefore}
       onLetGo={() => void letGo()}
-      onForgetSetAside={(row) => {
+      onForgetQuarantined={(row) => {
         setForgotten(row);
-        void forgetSetAside(row.id);
+        void forgetQuarantined(row.id);
       }}
-      onKeepSetAside={() => {
+      onKeepQuarantined={() => {
         setForgotten(null);
-        if (forgotten) void keepSetAside(forgotten);
+        if (forgotten) void keepQuarantined(forgotten);
       }}
     />
   );

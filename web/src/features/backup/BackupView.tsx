@@ -7,11 +7,11 @@ import type { BackupViewProps } from './backupProps.ts';
 import { FreeSpaceForm } from './FreeSpaceForm.tsx';
 import { RoomLine } from './RoomLine.tsx';
 import { SaveFields } from './SaveFields.tsx';
-import { SetAsideLines } from './SetAsideLines.tsx';
+import { QuarantineLines } from './QuarantineLines.tsx';
 import { ResultMessages } from './ResultMessages.tsx';
 
 export function BackupView(props: BackupViewProps) {
-  const { busy, answer, setAside, forgotten } = props;
+  const { busy, answer, quarantine, forgotten } = props;
   const { t } = useTranslation();
   return (
     <Box maxW="page">
@@ -55,9 +55,9 @@ export function BackupView(props: BackupViewProps) {
           <Section title={t('keeping.letGo')}>
             <FreeSpaceForm {...props} />
           </Section>
-          {(setAside.length > 0 || forgotten) && (
-            <Section title={t('keeping.setAside')}>
-              <SetAsideLines {...props} />
+          {(quarantine.length > 0 || forgotten) && (
+            <Section title={t('keeping.quarantine')}>
+              <QuarantineLines {...props} />
             </Section>
           )}
         </>

@@ -2,7 +2,7 @@ import type {
   Choice as ArchiveChoice,
   FolderRecord,
   RestoreMode,
-  SetAsideRecord,
+  QuarantineRecord,
   SettingsRecord,
 } from '../../storage/index.ts';
 import type { ArchiveManifest, ArchiveRefusal, RestoreReport } from '../../workers/index.ts';
@@ -36,9 +36,9 @@ export interface BackupViewProps {
   sinceArchive: number;
   folder: FolderRecord | null;
   canChooseFolder: boolean;
-  setAside: readonly SetAsideRecord[];
+  quarantine: readonly QuarantineRecord[];
   /** The row that was just forgotten, while it can come back. */
-  forgotten: SetAsideRecord | null;
+  forgotten: QuarantineRecord | null;
   chosen: ArchiveChoice;
   looked: Looked | null;
   answer: Told | null;
@@ -56,6 +56,6 @@ export interface BackupViewProps {
   onForgetFolder(): void;
   onLetGoBefore(day: string): void;
   onLetGo(): void;
-  onForgetSetAside(row: SetAsideRecord): void;
-  onKeepSetAside(): void;
+  onForgetQuarantined(row: QuarantineRecord): void;
+  onKeepQuarantined(): void;
 }

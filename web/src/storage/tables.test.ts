@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { mergeRow } from './mergeRow.ts';
+import { mergeRow } from './tables.ts';
 
 // What is kept where a row is here and the same one comes from an archive.
 

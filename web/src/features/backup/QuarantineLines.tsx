@@ -5,25 +5,25 @@ import { dateText } from '../../words/index.ts';
 import type { BackupViewProps } from './backupProps.ts';
 
 /** Rows that could not be read: what is wrong with each, as a file, or forgotten. */
-export function SetAsideLines(props: BackupViewProps) {
-  const { setAside, forgotten, onForgetSetAside, onKeepSetAside } = props;
+export function QuarantineLines(props: BackupViewProps) {
+  const { quarantine, forgotten, onForgetQuarantined, onKeepQuarantined } = props;
   const { t } = useTranslation();
   return (
     <>
       {forgotten && (
-        <UndoBar text={t('keeping.setAsideGone', { table: forgotten.table })} onUndo={onKeepSetAside} />
+        <UndoBar text={t('keeping.quarantineGone', { table: forgotten.table })} onUndo={onKeepQuarantined} />
       )}
-      {setAside.length > 0 && (
+      {quarantine.length > 0 && (
         <Box maxW="prose" mb="3">
-          {t('keeping.setAsideHow')}
+          {t('keeping.quarantineHow')}
         </Box>
       )}
-      {setAside.map((row) => (
+      {quarantine.map((row) => (
         <Flex key={row.id} gap="4" wrap="wrap" alignItems="baseline" mb="2">
           <Box flex="1" minW="column" wordBreak="break-word">
-            {t('keeping.setAsideRow', {
+            {t('keeping.quarantineRow', {
               table: row.table,
-              date: dateText(row.setAsideAt, 'day'),
+              date: dateText(row.quarantinedAt, 'day'),
               why: row.why,
             })}
           </Box>
@@ -37,10 +37,10 @@ export function SetAsideLines(props: BackupViewProps) {
               )
             }
           >
-            {t('keeping.setAsideSave')}
+            {t('keeping.quarantineSave')}
           </ActionButton>
-          <ActionButton look="plain" onClick={() => onForgetSetAside(row)}>
-            {t('keeping.setAsideForget')}
+          <ActionButton look="plain" onClick={() => onForgetQuarantined(row)}>
+            {t('keeping.quarantineForget')}
           </ActionButton>
         </Flex>
       ))}
