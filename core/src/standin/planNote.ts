@@ -116,7 +116,8 @@ function slurInto(planning: Planning, before: PlannedTone, meant: MeantNote): nu
     partial,
     glideMs: slow?.glideMs ?? USUAL_GLIDE_MS,
     overshootCents: slow?.overshootCents ?? 0,
-    cents,
+    // The whole tone is off by what its first note is.
+    cents: cents - before.cents,
   };
   before.slurs.push(slur);
   before.jumps.push(...jumpsIn(planning, meant, before.startSeconds));

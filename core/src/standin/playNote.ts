@@ -3,6 +3,7 @@ import { breathNoise } from './breathNoise.ts';
 import { createNoteCourse } from './noteCourse.ts';
 import type { StandInNote } from './standInNote.ts';
 import { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
+import { sumHarmonics } from './sumHarmonics.ts';
 import type { Truth } from './truth.ts';
 
 export interface Performance {
@@ -29,6 +30,8 @@ export function playNote(note: StandInNote): Performance {
   const samples = new Float32Array(total);
   const noise = breathNoise(total, sampleRateHz, random);
   const shape = createHarmonicShape();
+  const phases = new Float64Array(4);
+  const sums = new Float64Array(4);
 
   // Pitch, level and spectrum are set afresh every millisecond; the phase runs through.
   const block = Math.max(1, Math.round(sampleRateHz / 1000));
@@ -48,20 +51,16 @@ export function playNote(note: StandInNote): Performance {
     const gain = (amplitudeFromDb(levelDb) / Math.sqrt(1 + noisePower)) * envelopeAt(seconds);
     const noiseGain = gain * Math.sqrt(noisePower);
     const turn = (2 * Math.PI * heardHz) / sampleRateHz;
-    for (let n = start; n < Math.min(start + block, toneSamples); n++) {
-      phase += turn;
-      // sin((k+1)x) = 2 cos x sin kx - sin((k-1)x)
-      const twice = 2 * Math.cos(phase);
-      let before = 0;
-      let sine = Math.sin(phase);
-      let sum = 0;
-      for (let k = 0; k < shape.count; k++) {
-        sum += shape.amplitude[k] * sine;
-        const next = twice * sine - before;
-        before = sine;
-        sine = next;
+    const end = Math.min(start + block, toneSamples);
+    for (let n = start; n < end; n += 4) {
+      const count = Math.min(4, end - n);
+      for (let i = 0; i < 4; i++) {
+        if (i < count) phase += turn;
+        phases[i] = phase;
       }
-      samples[first + n] += gain * sum + noiseGain * noise[first + n];
+      sumHarmonics(shape, phases, sums);
+      for (let i = 0; i < count; i++)
+        samples[first + n + i] += gain * sums[i] + noiseGain * noise[first + n + i];
     }
     phase %= 2 * Math.PI;
   }

@@ -1,5 +1,3 @@
-import { pitchTarget } from '@inner-hum/core/horn';
-import { scoreOf, secondsPerBeat } from '@inner-hum/core/exercise';
 import type { Dispatch } from '@reduxjs/toolkit';
 import { createDrone, createMetronome, type Desk, type DeskTrouble } from '../audio/index.ts';
 import { gearOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
@@ -11,10 +9,12 @@ import { openInput } from './openInput.ts';
 import { minuteKept, problemRaised, problemsCleared, visitShown } from './sessionSlice.ts';
 import type { TroubleCode } from './troubleCode.ts';
 import type { SessionController } from './sessionTypes.ts';
-import { armRequest, standInOf, standInRequest } from './takeRequests.ts';
+import { createSimulatedSound } from './simulatedSound.ts';
+import { createVisitEffects } from './visitEffects.ts';
 import { step } from './visitMachine.ts';
 import { FIRST_STATE, type VisitEffect, type VisitEvent, type VisitState } from './visitState.ts';
 import { viewOf } from './visitView.ts';
+import { handOnNews, type NewsDesk } from './workerNews.ts';
 import { watchWorker } from './workerWatch.ts';
 
 export interface SessionConfig {
@@ -38,8 +38,6 @@ export function createSessionController(config: SessionConfig): SessionControlle
   const { client, dispatch } = config;
   let state = FIRST_STATE;
   let sampleRateHz = 48000;
-  /** What the simulated player will play for the take that is ready. */
-  let rendered: { takeId: string; samples: Float32Array<ArrayBuffer> } | null = null;
   const unsaved: WholeTake[] = [];
   const live = newLiveSound();
 
@@ -65,6 +63,31 @@ export function createSessionController(config: SessionConfig): SessionControlle
     () => send({ type: 'workerBroke', worker: state.worker }),
   );
   client.onFailure(() => send({ type: 'workerBroke', worker: state.worker }));
+  const carryOut = createVisitEffects({
+    client,
+    desk,
+    metronome,
+    beat,
+    drone,
+    droneController,
+    simulated: createSimulatedSound(client, desk, () => sampleRateHz),
+    state: () => state,
+    send,
+    call,
+    tell,
+    tellNoLonger: (troubles) => dispatch(problemsCleared([...troubles])),
+    open: (effect) => void open(effect),
+    finishTakes: config.finishTakes,
+    storeRound: config.storeRound,
+  });
+  const news: NewsDesk = {
+    send,
+    tell,
+    unsaved(take) {
+      unsaved.push(take);
+      void config.onUnsaved(take);
+    },
+  };
 
   /** What was said while something else was being carried out has its turn after it. */
   const waiting: VisitEvent[] = [];
@@ -102,96 +125,6 @@ export function createSessionController(config: SessionConfig): SessionControlle
     answer.catch(() => send({ type: 'workerBroke', worker }));
   }
 
-  function carryOut(effect: VisitEffect): void {
-    switch (effect.do) {
-      case 'open':
-        void open(effect);
-        return;
-      case 'replaceWorker':
-        client.restart();
-        return;
-      case 'finishTakes':
-        config.finishTakes().catch(() => tell('storageRefused'));
-        return;
-      case 'arm': {
-        const { setup, round, takeId, afterSilence } = effect;
-        const roundTripSeconds = setup.roundTripSeconds ?? desk.outputLatencySeconds();
-        const { leakDb } = droneController;
-        const request = { takeId, afterSilence, roundTripSeconds, droneLeakDb: leakDb };
-        call(client.remote.arm(armRequest(setup, round, request)));
-        return;
-      }
-      case 'adjust': {
-        const { settings, scale } = effect.setup;
-        call(client.remote.adjust({ eyes: settings.eyes, scale, droneLeakDb: droneController.leakDb }));
-        return;
-      }
-      case 'disarm':
-        call(client.remote.disarm());
-        return;
-      case 'endTake':
-        call(client.remote.endTake());
-        return;
-      case 'beginAt':
-        call(client.remote.beginAt(effect.beatZeroSeconds, effect.leadSeconds));
-        return;
-      case 'render':
-        call(render(effect));
-        return;
-      case 'perform':
-        perform(effect);
-        return;
-      case 'performFree':
-        call(performFree(effect));
-        return;
-      case 'hush':
-        desk.stopPerforming();
-        drone.hush();
-        return;
-      case 'refer': {
-        const { setup, exercise, beatZeroSeconds: zero } = effect;
-        const beatSeconds = secondsPerBeat(exercise);
-        for (const { item, startBeat, endBeat } of scoreOf(exercise)) {
-          if (item.kind !== 'hear') continue;
-          const { targetHz } = pitchTarget(item, setup.settings.hornId, setup.settings.a4Hz);
-          drone.refer(targetHz, zero + startBeat * beatSeconds, zero + endBeat * beatSeconds);
-        }
-        return;
-      }
-      case 'startBeat':
-        if (!effect.unlessRunning || !metronome.pulse)
-          beat.start(effect.setup.settings, effect.exercise, effect.zeroSeconds);
-        return;
-      case 'setMetre':
-      case 'setClick':
-      case 'setTempo':
-        beat[effect.do](effect.setup.settings, effect.exercise);
-        return;
-      case 'stopBeat':
-        metronome.stop();
-        return;
-      case 'drone':
-        droneController.update(effect.setup, effect.exercise);
-        return;
-      case 'stopDrone':
-        droneController.stop();
-        return;
-      case 'restUntil': {
-        const { takeId, atSeconds } = effect;
-        desk.after(Math.max(0, atSeconds - desk.now()), () => send({ type: 'restOver', takeId }));
-        return;
-      }
-      case 'storeRound':
-        config.storeRound(effect.record).catch(() => tell('storageRefused'));
-        return;
-      case 'tell':
-        tell(effect.trouble);
-        return;
-      case 'tellNoLonger':
-        dispatch(problemsCleared([...effect.troubles]));
-    }
-  }
-
   async function open({ openingId, input }: Extract<VisitEffect, { do: 'open' }>) {
     const { worker } = state;
     const opened = await openInput(client, desk, input, (event) => hear(event, worker));
@@ -204,57 +137,10 @@ export function createSessionController(config: SessionConfig): SessionControlle
     send({ type: 'opened', openingId });
   }
 
-  async function render({ setup, round, takeId, seed }: Extract<VisitEffect, { do: 'render' }>) {
-    const samples = await client.remote.renderStandIn(standInRequest(setup, round, sampleRateHz, seed));
-    rendered = { takeId, samples };
-    send({ type: 'rendered', takeId });
-  }
-
-  function perform({ takeId, atSeconds }: Extract<VisitEffect, { do: 'perform' }>) {
-    if (rendered?.takeId !== takeId) return;
-    const { samples } = rendered;
-    rendered = null;
-    desk.perform({ samples, sampleRateHz, atSeconds, onOver: () => send({ type: 'performed', takeId }) });
-  }
-
-  async function performFree({ setup }: Extract<VisitEffect, { do: 'performFree' }>) {
-    const samples = await client.remote.renderFreePlaying({ ...standInOf(setup, sampleRateHz), seed: 1 });
-    if (state.phase === 'free' && state.setup === setup)
-      desk.perform({ samples, sampleRateHz, atSeconds: 0, onOver: null });
-  }
-
-  /** What the worker tells. Takes that could not be stored are kept in any case; all else is news of the present take, or none. */
   function hear(event: SessionEvent, worker: number): void {
     watch.heard();
     followLive(live, event, state.take?.id ?? null);
-    switch (event.type) {
-      case 'segment': {
-        const { takeId: id, startSeconds, beatZeroSeconds } = event;
-        if (id === null || beatZeroSeconds === null) return;
-        const zero = startSeconds + beatZeroSeconds;
-        send({ type: 'takeBegun', takeId: id, startSeconds, beatZeroSeconds: zero });
-        return;
-      }
-      case 'takeOver':
-      case 'takeEnded':
-      case 'nothingHeard':
-        send(event);
-        return;
-      case 'takeUnsaved':
-        unsaved.push(event.take);
-        void config.onUnsaved(event.take);
-        tell('takeUnsaved');
-        return;
-      case 'storageTrouble':
-        tell(event.full ? 'storageFull' : 'storageRefused');
-        return;
-      case 'trouble':
-        // The simulated player is silent, soft and loud as it likes: that is no trouble.
-        if (state.input === 'microphone' || event.trouble === 'lostSound') tell(event.trouble);
-        return;
-      case 'workerFailed':
-        send({ type: 'workerBroke', worker });
-    }
+    handOnNews(event, worker, state.input, news);
   }
 
   return {

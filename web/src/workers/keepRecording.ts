@@ -63,7 +63,7 @@ export async function keepRecording(
     return record.id;
   };
   if (whose === 'other')
-    return { kind: 'kept', takeIds: [await keep(samples, track, 0, { kind: 'other', strain: null })] };
+    return { kind: 'kept', takeIds: [await keep(samples, track, 0, { kind: 'other', playingLoad: null })] };
   const takeIds: string[] = [];
   for (const { fromSeconds, toSeconds } of phrasesHeard(track, null)) {
     const at = (seconds: number) => Math.round(seconds * sampleRateHz);

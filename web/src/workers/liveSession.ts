@@ -8,12 +8,11 @@ import {
 import { markFraction, levelAtFraction } from '@inner-hum/core/exercise';
 import { firstFault, type TakeContext } from '@inner-hum/core/judge';
 import { roundToSteps } from '@inner-hum/core/signal';
-import { createSoundWatch, createTakeGate, type TakeGate } from '@inner-hum/core/tone';
+import { createSoundWatch, createTakeGate, quietestRoom, type TakeGate } from '@inner-hum/core/tone';
 import type { ArmChange, ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
+import { startTake, type RunningTake } from './runningTake.ts';
 import { SoundHistory } from './soundHistory.ts';
-import { holdTakeLock } from './takeLock.ts';
 import { takeLimits } from './takeLimits.ts';
-import { createTakeRecorder, type TakeRecorder } from './takeRecorder.ts';
 
 /** Shorter holes happen whenever sources are connected and harm nothing. */
 const LOST_SECONDS = 0.03;
@@ -22,18 +21,10 @@ const FAULT_EVERY_FRAMES = 25;
 
 /** A take goes on so much longer than the frame that ended it: by then that frame was told, however the sound was cut. */
 const TAIL_SECONDS = 0.16;
+/** The room is what was quietest in so much of the time before. */
+const ROOM_FRAMES = 1000;
 /** Before a note that follows a take there must have been so much silence: it may lie in the end of that take. */
 const LOOK_BACK_FRAMES = 40;
-
-interface RunningTake {
-  recorder: TakeRecorder;
-  context: TakeContext;
-  startSample: number;
-  roundTripSeconds: number;
-  /** Where it ends, once that is known. */
-  endSample: number | null;
-  releaseLock(): void;
-}
 
 export interface LiveSession {
   push(block: CapturedBlock): void;
@@ -106,56 +97,31 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     const context: TakeContext = {
       ...request.context,
       roomFloorDb: leakDb === Infinity ? request.context.roomFloorDb : floorOf(request),
+      // The room is heard before the player: from inside a take that is full of written air it could not be told.
+      room: leakDb === null ? quietestRoom(track, Math.max(0, track.count - ROOM_FRAMES)) : null,
       beatZeroSeconds: counted ? liveBeatZero : null,
     };
     const agoSeconds = (history.end - startSample) / sampleRateHz;
-    const recorder = createTakeRecorder({
-      takeId,
-      context,
-      gear: request.gear,
-      source: request.source,
-      eyes: request.eyes,
-      sampleRateHz,
-      startedAt: Math.round(Date.now() - 1000 * agoSeconds),
-      playerNote: '',
-      roundId: request.roundId,
-      phrase: request.phrase,
-      onStorageTrouble: (full) => send({ type: 'storageTrouble', full }),
-      onUnsaved: (take) => send({ type: 'takeUnsaved', take }),
-    });
-    const { roundTripSeconds } = request;
-    const releaseLock = holdTakeLock(takeId);
-    take = { recorder, context, startSample, roundTripSeconds, endSample: null, releaseLock };
-    for (const time of dueClicks) recorder.noteDueClick(toTakeTime(time));
+    take = startTake(request, context, { sampleRateHz, startSample, agoSeconds }, send);
+    for (const time of dueClicks) take.noteDueClick(time);
     newSegment(startSample, takeId, liveBeatZero);
     gate = newGate(request, { afterSilence: false });
     gate.open(Math.round(Math.max(0, liveBeatZero) / FRAME_SECONDS));
     const early = history.since(startSample);
-    recorder.append(early);
+    take.append(early);
     listener.push(early, track);
   }
-
-  const toTakeTime = (contextSeconds: number) =>
-    contextSeconds + (take?.roundTripSeconds ?? 0) - (take?.startSample ?? 0) / sampleRateHz;
 
   /** Ends the running take; frames go on as they are. */
   function finishTake() {
     const ended = take;
     if (!ended) return;
-    const { takeId } = ended.recorder;
     take = null;
     gate = null;
     freeFrom = Math.max(0, track.count - LOOK_BACK_FRAMES);
     tellFrames();
-    send({ type: 'takeOver', takeId });
-    ending = ended.recorder
-      .finish(track)
-      .then((analysis) =>
-        send(analysis ? { type: 'takeEnded', takeId, analysis } : { type: 'nothingHeard', takeId }),
-      )
-      // What could not be judged stays journaled, and is found on the next visit.
-      .catch((error: unknown) => send({ type: 'workerFailed', message: String(error) }))
-      .finally(ended.releaseLock);
+    send({ type: 'takeOver', takeId: ended.takeId });
+    ending = ended.finish(track);
   }
 
   function tellFrames() {
@@ -200,7 +166,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       countedStart = null;
       beginTake(armed, start, beatZero, true);
     } else {
-      take?.recorder.append(part);
+      take?.append(part);
       listener.push(from < segmentStart ? part.subarray(segmentStart - from) : part, track);
     }
     lookAtNewFrames();
@@ -243,7 +209,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       if (rest.length > 0) hear(rest);
     },
     async settled() {
-      await take?.recorder.written();
+      await take?.written();
       await ending;
     },
     arm(request) {
@@ -266,8 +232,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       leakDb = droneLeakDb;
       if (armed) armed = withDrone({ ...armed, eyes, context: { ...armed.context, scale } });
       if (armed && isNews && gate) gate = newGate(armed, { afterSilence: false });
-      if (eyes === 'watch') take?.recorder.watched();
-      if (leakDb !== null && leakDb < Infinity) take?.recorder.droneHeard();
+      if (eyes === 'watch') take?.watched();
+      if (leakDb !== null && leakDb < Infinity) take?.droneHeard();
     },
     beginAt(beatZeroSeconds, leadSeconds) {
       countedStart = {
@@ -289,7 +255,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     noteClicks(times) {
       const oldest = history.end / sampleRateHz - 120;
       dueClicks = [...dueClicks.filter((time) => time > oldest), ...times];
-      if (take) for (const time of times) take.recorder.noteDueClick(toTakeTime(time));
+      if (take) for (const time of times) take.noteDueClick(time);
     },
     newestFrames(seconds) {
       const wanted = history.end - Math.round(seconds * sampleRateHz);

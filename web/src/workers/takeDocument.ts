@@ -7,7 +7,7 @@ import type { TakeRecord } from '../storage/index.ts';
 export function takeDocument(take: TakeRecord, columns: FrameColumns): TakeDocument {
   return {
     format: 'inner-hum-take',
-    version: 1,
+    version: 2,
     startedAt: new Date(take.startedAt).toISOString(),
     source: take.source,
     sampleRateHz: take.sampleRateHz,

@@ -46,7 +46,7 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
     startHz: first ? startsOf(exercise, hornId, a4Hz) : [],
     // Air that is written after the last note belongs to the take.
     silenceSeconds: (seconds) =>
-      seconds < last ? Math.max(SILENCE_SECONDS, inside) : SILENCE_SECONDS + Math.max(0, written - seconds),
+      seconds < last ? Math.max(SILENCE_SECONDS, inside) : SILENCE_SECONDS + Math.max(0, written - last),
     maxSeconds: written + OVERTIME_SECONDS,
     patienceSeconds: written + PATIENCE_SECONDS,
     preRollSeconds: firstNoteSeconds + PRE_ROLL_SECONDS,

@@ -8,6 +8,7 @@ import {
   eraseTake,
   finishTake,
   noteDueClicks,
+  recentTones,
   type WholeTake,
 } from '../storage/index.ts';
 import { judgeRecord, newTakeRecord, type TakeSetting } from './takeRecords.ts';
@@ -62,6 +63,13 @@ export function createTakeRecorder(config: RecorderConfig): TakeRecorder {
     write(index, () => appendChunk(record.id, index, samples));
   };
   write(-1, () => beginTake(record));
+  // Known long before the take is over; what cannot be read is not known.
+  void recentTones(config.context.exercise, record).then(
+    (tones) => {
+      if (record.context) record.context = { ...record.context, ...tones };
+    },
+    () => undefined,
+  );
 
   async function retryUnwritten() {
     for (const index of [...unwritten].filter((i) => i >= 0))

@@ -26,7 +26,7 @@ const UNJUDGED = {
   foundClickSeconds: [],
   analysis: null,
   loudness: null,
-  strain: null,
+  playingLoad: null,
   call: null,
   recovered: false,
   deletedAt: null,
@@ -77,7 +77,7 @@ export function judgeRecord(record: TakeRecord, samples: Float32Array, track: Fr
     lengthSeconds: samples.length / record.sampleRateHz,
     foundClickSeconds,
     analysis,
-    strain: playingLoadOf(track, record),
+    playingLoad: playingLoadOf(track, record),
     loudness: analysis && takeLoudness(track),
   };
 }
@@ -109,7 +109,7 @@ export function newFreeRecord(
     sampleRateHz,
     lengthSeconds,
     context: null,
-    strain: playingLoadOf(track, request),
+    playingLoad: playingLoadOf(track, request),
     playerNote: '',
   };
 }
