@@ -31,26 +31,49 @@ export const FIGURES = {
     ...kept(2, less(1), 'hold'),
     sides: FLAT_SHARP,
   },
+  /** The least distance from the target within which 95 % of the steady part lies. */
+  withinCents: { of: 'note', unit: 'cents', digits: 0, ...TOLD },
+  /** Median cents of the last third of the steady part less those of the first. */
+  firstToLastCents: { of: 'note', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP },
   /** Median cents of the frames near the softest level. */
   softEndCents: { of: 'note', unit: 'cents', digits: 0, ...kept(3, less(10), 'swell'), sides: FLAT_SHARP },
   /** Median cents of the frames near the loudest level. */
   loudEndCents: { of: 'note', unit: 'cents', digits: 0, ...kept(4, less(10), 'swell'), sides: FLAT_SHARP },
+  /** From the soft end to the loud one: + is sharper when loud. */
+  endToEndCents: { of: 'note', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP },
   /** Cents per 10 dB louder. */
-  bendWithLevel: { of: 'note', unit: 'bend', digits: 0, ...kept(5, less(5), 'swell'), sides: FLAT_SHARP },
-  /** The share of the variance of pitch that `bendWithLevel` explains, 0-1. */
-  bendWithLevelR2: { of: 'note', unit: 'plain', digits: 2, ...TOLD },
+  pitchSlopeCentsPer10Db: {
+    of: 'note',
+    unit: 'bend',
+    digits: 0,
+    ...kept(5, less(5), 'swell'),
+    sides: FLAT_SHARP,
+  },
+  /** The share of the variance of pitch that `pitchSlopeCentsPer10Db` explains, 0-1. */
+  pitchSlopeR2: { of: 'note', unit: 'plain', digits: 2, ...TOLD },
   /** Median level. */
   levelDb: { of: 'note', unit: 'dbfs', digits: 0, ...TOLD },
+  /** 5th and 95th percentile of level. */
+  softestDb: { of: 'note', unit: 'dbfs', digits: 0, ...TOLD },
+  peakDb: { of: 'note', unit: 'dbfs', digits: 0, ...TOLD },
   /** Half the 16-84 percentile width. */
   levelSpreadDb: { of: 'note', unit: 'db', digits: 1, ...kept(6, less(1), 'hold') },
   levelDriftDbPerSecond: { of: 'note', unit: 'dbPerSecond', digits: 1, ...TOLD, sides: SOFTER_LOUDER },
   dynamicSpanDb: { of: 'note', unit: 'db', digits: 0, ...kept(7, more(20), 'swell') },
   /** Median harmonic number of the spectrum's centre; compare within a note only. */
-  brightness: { of: 'note', unit: 'harmonicNumber', digits: 1, ...kept(15, less(4), null) },
+  centroidHarmonics: { of: 'note', unit: 'harmonicNumber', digits: 1, ...kept(15, less(4), null) },
   /** Median noise against tone; compare within a note only. */
-  breathDb: { of: 'note', unit: 'db', digits: 0, ...kept(14, less(-20), null) },
+  noiseToHarmonicDb: { of: 'note', unit: 'db', digits: 0, ...kept(14, less(-20), null) },
+  /** Noise against tone over the softest 3 dB. */
+  softEndBreathDb: { of: 'note', unit: 'db', digits: 0, ...TOLD },
   /** Harmonic numbers per 10 dB louder. */
-  colourShift: { of: 'note', unit: 'harmonicsPer10Db', digits: 1, ...TOLD, sides: DARKER_BRIGHTER },
+  centroidSlopeHarmonicsPer10Db: {
+    of: 'note',
+    unit: 'harmonicsPer10Db',
+    digits: 1,
+    ...TOLD,
+    sides: DARKER_BRIGHTER,
+  },
   /** Rate of a swing of pitch between 2.5 and 8.5 Hz. */
   vibratoHz: { of: 'note', unit: 'hz', digits: 1, ...kept(19, more(5), null) },
   /** Its half-width. */
@@ -69,15 +92,18 @@ export const FIGURES = {
   holdBeats: { of: 'swell', unit: 'beats', digits: 0, ...TOLD },
   /** After its beat; of a slurred note, where the pitch changes. Null for a note that sets the beat itself. */
   onsetOffsetMs: { of: 'entry', unit: 'ms', digits: 0, ...kept(10, less(60), 'start'), sides: EARLY_LATE },
+  /** End of the tone after its written end, where a rest or the end of a counted phrase follows. */
+  endOffsetMs: { of: 'entry', unit: 'ms', digits: 0, ...TOLD, sides: EARLY_LATE },
   /** Partial of the tube that sounded first, where it was not the right one. */
   firstPartial: { of: 'entry', unit: 'plain', digits: 0, ...TOLD },
   /** Median cents of the first 150 ms. */
   landingCents: { of: 'entry', unit: 'cents', digits: 0, ...kept(11, less(10), 'ear'), sides: FLAT_SHARP },
   /** The time until the pitch stays within 10 cents of its own median. */
   settleMs: { of: 'entry', unit: 'ms', digits: 0, ...TOLD },
-  /** From the note before, only where both are written at one and the same steady dynamic; so the next two. */
+  /** From the note before, less what is written between them. */
   stepDb: { of: 'line', unit: 'db', digits: 1, ...TOLD, sides: SOFTER_LOUDER },
-  stepBrightness: { of: 'line', unit: 'harmonics', digits: 1, ...TOLD, sides: DARKER_BRIGHTER },
+  /** From the note before, only where both are written at one and the same steady dynamic; so the next. */
+  stepCentroidHarmonics: { of: 'line', unit: 'harmonics', digits: 1, ...TOLD, sides: DARKER_BRIGHTER },
   stepCents: { of: 'line', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP },
   /** Slurred notes only: how long the pitch changes, how far it went past the new note, and the hole in the sound. */
   slurMs: { of: 'line', unit: 'ms', digits: 0, ...kept(12, less(80), 'line') },
@@ -87,12 +113,12 @@ export const FIGURES = {
   bendRangeCents: { of: 'asked', unit: 'cents', digits: 0, ...kept(18, more(200), 'voicing'), column: false },
   /** How far from its beginning it came back to. */
   bendBackCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP, column: false },
-  /** How far the colour moved: 10-90 percentile width of brightness, smoothed 150 ms, over the steady part. */
-  colourSpan: { of: 'asked', unit: 'harmonics', digits: 1, ...TOLD, column: false },
+  /** How far the colour moved: 10-90 percentile width of centroidHarmonics, smoothed 150 ms, over the steady part. */
+  centroidSpanHarmonics: { of: 'asked', unit: 'harmonics', digits: 1, ...TOLD, column: false },
   /** Against the first such note of the phrase: see `matchDb` in `judge/match.ts`; so the next two. */
   matchDb: { of: 'asked', unit: 'db', digits: 1, ...kept(16, less(4), 'overtone'), column: false },
   matchCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP, column: false },
-  matchBrightness: {
+  matchCentroidHarmonics: {
     of: 'asked',
     unit: 'harmonics',
     digits: 1,
@@ -100,6 +126,21 @@ export const FIGURES = {
     sides: DARKER_BRIGHTER,
     column: false,
   },
+  /** Begun anew, against the same note of the phrase that was slurred to; so the next three. */
+  startLevelDb: { of: 'asked', unit: 'db', digits: 1, ...TOLD, sides: SOFTER_LOUDER, column: false },
+  startBreathDb: { of: 'asked', unit: 'db', digits: 1, ...TOLD, column: false },
+  startColourPercent: {
+    of: 'asked',
+    unit: 'percent',
+    digits: 0,
+    ...TOLD,
+    sides: DARKER_BRIGHTER,
+    column: false,
+  },
+  startCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP, column: false },
+  /** Out of bare air and back into it: the level at which the tone caught, and its softest before only air was left. */
+  caughtDb: { of: 'asked', unit: 'dbfs', digits: 0, ...TOLD, column: false },
+  letGoDb: { of: 'asked', unit: 'dbfs', digits: 0, ...TOLD, column: false },
   /** Of a high note that was not slurred to: how long it was loud without a pitch before it came. */
   squawkMs: { of: 'asked', unit: 'ms', digits: 0, ...TOLD, column: false },
   /** How much airier a subtone is than the full tone of its note. */

@@ -31,7 +31,7 @@ export interface DemoTake extends DemoMoment {
   lengthSeconds: number;
   played: { profile: StandInProfile; faults: ItemFault[]; seed: number };
   analysis: TakeAnalysis | null;
-  strain: PlayingLoad;
+  playingLoad: PlayingLoad;
   loudness: TakeLoudness | null;
   frames: FrameColumns;
 }

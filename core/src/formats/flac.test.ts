@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import * as fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { CoreError, createRandom, roundToSteps } from '../signal/index.ts';
@@ -23,6 +24,26 @@ it('keeps every sample that lies on its steps, and says so of others', async () 
   );
   expect(await encodeFlac({ sampleRateHz: 48000, samples: Float32Array.of(1e-9) })).toBeNull();
   expect(await encodeFlac({ sampleRateHz: 48000, samples: Float32Array.of(NaN) })).toBeNull();
+});
+
+it('has the sum of its samples in its head, as programs that check files want it', async () => {
+  const samples = Float32Array.from(
+    { length: 5000 },
+    (_, n) => Math.round(2 ** 22 * Math.sin(n / 9)) / 2 ** 23,
+  );
+  const bytes = (await encodeFlac({ sampleRateHz: 48000, samples })) ?? new Uint8Array();
+  const steps = Buffer.alloc(3 * samples.length);
+  samples.forEach((sample, n) => steps.writeIntLE(sample * 2 ** 23, 3 * n, 3));
+  expect(Buffer.from(bytes.subarray(26, 42)).toString('hex')).toBe(
+    createHash('md5').update(steps).digest('hex'),
+  );
+  // Samples that are not those of the sum are refused, though every frame of theirs is whole.
+  const wrong = bytes.slice();
+  wrong[30] ^= 1;
+  await expect(decodeFlac(wrong)).rejects.toBeInstanceOf(CoreError);
+  // Files of before had no sum.
+  const none = bytes.slice().fill(0, 26, 42);
+  expect((await decodeFlac(none)).samples).toEqual(samples);
 });
 
 it('refuses a sound that is damaged, cut short or none', async () => {

@@ -8,6 +8,9 @@ const LEVEL = 2;
 /** Samples that are handed over at a time. */
 const BLOCK = 65536;
 
+/** The head of a FLAC file, as the library tells it. */
+type StreamInfo = Pick<LibFlac.StreamMetadata, 'min_framesize' | 'max_framesize' | 'md5sum'>;
+
 let loading: Promise<typeof LibFlac> | null = null;
 
 /** The library is large and seldom needed: it comes when it is first asked for. */
@@ -31,7 +34,12 @@ export async function encodeFlac({ sampleRateHz, samples }: Sound): Promise<Uint
   const flac = await library();
   const encoder = flac.create_libflac_encoder(sampleRateHz, 1, BITS, LEVEL, samples.length);
   const parts: Uint8Array<ArrayBuffer>[] = [];
-  const state = flac.init_encoder_stream(encoder, (data) => void parts.push(new Uint8Array(data)));
+  let info: StreamInfo | null = null;
+  const state = flac.init_encoder_stream(
+    encoder,
+    (data) => void parts.push(new Uint8Array(data)),
+    (streamInfo) => (info = streamInfo ?? null),
+  );
   if (state !== 0) throw new CoreError('flac-unwritable', `The FLAC encoder did not start (${state}).`);
   try {
     for (let n = 0; n < steps.length; n += BLOCK) {
@@ -43,7 +51,21 @@ export async function encodeFlac({ sampleRateHz, samples }: Sound): Promise<Uint
   } finally {
     flac.FLAC__stream_encoder_delete(encoder);
   }
-  return concat(Uint8Array, parts);
+  const bytes = concat(Uint8Array, parts);
+  if (info) completeHeader(bytes, info);
+  return bytes;
+}
+
+/** What is known only at the end, and which the encoder cannot go back to write: the size of its frames and the sum of the samples. */
+function completeHeader(bytes: Uint8Array, { min_framesize, max_framesize, md5sum }: StreamInfo): void {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const FRAME_SIZES_AT = 12;
+  const MD5_AT = 26;
+  for (const [place, size] of [min_framesize, max_framesize].entries()) {
+    view.setUint8(FRAME_SIZES_AT + 3 * place, size >> 16);
+    view.setUint16(FRAME_SIZES_AT + 3 * place + 1, size & 0xffff);
+  }
+  for (let i = 0; i < 16; i++) bytes[MD5_AT + i] = parseInt(md5sum.slice(2 * i, 2 * i + 2), 16);
 }
 
 /** Whole steps from decoded bytes, 3 or 4 to a sample, low byte first. */

@@ -7,8 +7,8 @@ export interface FrameRow {
   f0Hz: number | null;
   clarity: number;
   levelDb: number;
-  brightness: number | null;
-  breathDb: number | null;
+  centroidHarmonics: number | null;
+  noiseToHarmonicDb: number | null;
   /** Partial of the fingered tube. */
   partial: number | null;
   /** Level of 2-8 kHz where no pitch is heard. */
@@ -24,8 +24,8 @@ const FIELDS = [
   'f0Hz',
   'clarity',
   'levelDb',
-  'brightness',
-  'breathDb',
+  'centroidHarmonics',
+  'noiseToHarmonicDb',
   'partial',
   'airDb',
   'unaidedHz',
@@ -49,8 +49,8 @@ export function frameRows(columns: FrameColumns, partials: readonly (number | nu
     f0Hz: optional(columns.f0Hz, i, 4),
     clarity: rounded(columns.clarity[i], 4),
     levelDb: rounded(levelDb, 2),
-    brightness: optional(columns.brightness, i, 3),
-    breathDb: optional(columns.breathDb, i, 2),
+    centroidHarmonics: optional(columns.centroidHarmonics, i, 3),
+    noiseToHarmonicDb: optional(columns.noiseToHarmonicDb, i, 2),
     partial: partials?.[i] ?? null,
     airDb: optional(columns.airDb, i, 2),
     unaidedHz: optional(columns.unaidedHz, i, 4),

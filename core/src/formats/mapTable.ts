@@ -13,8 +13,8 @@ export interface MappedNote {
   withinCents: number | null;
   responseMs: number | null;
   holdSeconds: number | null;
-  breathDb: number | null;
-  brightness: number | null;
+  noiseToHarmonicDb: number | null;
+  centroidHarmonics: number | null;
 }
 
 const COLUMNS = [
@@ -24,8 +24,8 @@ const COLUMNS = [
   ['withinCents', 'cents', 1],
   ['responseMs', 'ms', 0],
   ['holdSeconds', 's', 1],
-  ['breathDb', 'dB', 1],
-  ['brightness', 'harmonic number', 2],
+  ['noiseToHarmonicDb', 'dB', 1],
+  ['centroidHarmonics', 'harmonic number', 2],
 ] as const;
 
 /** The horn map as CSV, one row a note: units in the header, no answer is empty. */

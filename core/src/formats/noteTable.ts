@@ -100,7 +100,7 @@ export function notesToJson(takes: readonly TabledTake[]): string {
     }),
   );
   const units = Object.fromEntries(COLUMNS.filter(([, unit]) => unit !== ''));
-  return `${JSON.stringify({ format: 'inner-hum-notes', version: 1, units, notes }, null, 1)}\n`;
+  return `${JSON.stringify({ format: 'inner-hum-notes', version: 2, units, notes }, null, 1)}\n`;
 }
 
 const TAKE_COLUMNS = [

@@ -7,8 +7,8 @@ const COLUMNS = [
   { pack: ({ f0Hz }, i) => 4800 * Math.log2(f0Hz[i] / 50), unpack: (value) => 50 * 2 ** (value / 4800) },
   { pack: ({ clarity }, i) => 200 * clarity[i], unpack: (value) => value / 200 },
   { pack: ({ levelDb }, i) => 10 * levelDb[i], unpack: (value) => value / 10 },
-  { pack: ({ brightness }, i) => 50 * brightness[i], unpack: (value) => value / 50 },
-  { pack: ({ breathDb }, i) => 4 * breathDb[i], unpack: (value) => value / 4 },
+  { pack: ({ centroidHarmonics }, i) => 50 * centroidHarmonics[i], unpack: (value) => value / 50 },
+  { pack: ({ noiseToHarmonicDb }, i) => 4 * noiseToHarmonicDb[i], unpack: (value) => value / 4 },
   { pack: ({ airDb }, i) => 4 * airDb[i], unpack: (value) => value / 4 },
 ] as const satisfies readonly {
   pack: (columns: FrameColumns, frame: number) => number;
@@ -55,9 +55,9 @@ export function unpackFrames(bytes: Uint8Array): FrameColumns {
     }
     return values;
   });
-  const [f0Hz, clarity, levelDb, brightness, breathDb, airDb] = read;
+  const [f0Hz, clarity, levelDb, centroidHarmonics, noiseToHarmonicDb, airDb] = read;
   const track = new FrameTrack(count);
   for (let i = 0; i < count; i++)
-    track.append(f0Hz[i], clarity[i], levelDb[i], brightness[i], breathDb[i], airDb[i]);
+    track.append(f0Hz[i], clarity[i], levelDb[i], centroidHarmonics[i], noiseToHarmonicDb[i], airDb[i]);
   return track.slice(0);
 }

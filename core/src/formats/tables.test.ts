@@ -148,8 +148,8 @@ it('tables the judged notes of takes with their units, the same in CSV and JSON'
     withinCents: null,
     responseMs: null,
     holdSeconds: null,
-    breathDb: null,
-    brightness: null,
+    noiseToHarmonicDb: null,
+    centroidHarmonics: null,
   };
   expect(parsed(mapToCsv([{ ...unknown, writtenMidi: writtenMidi(70) }]))[1].slice(0, 4)).toEqual([
     'Bb4',

@@ -7,7 +7,7 @@ import { encodeWav, type Sound } from './wav.ts';
 /** The JSON that travels with a take's sound. Units are in the names; absent frame values are null. */
 export interface TakeDocument {
   format: 'inner-hum-take';
-  version: 1;
+  version: 2;
   startedAt: string;
   source: string;
   sampleRateHz: number;

@@ -16,7 +16,24 @@ export async function encodeWav(
 ): Promise<Uint8Array<ArrayBuffer>> {
   const encoder = await createEncoder({ sampleRate: sampleRateHz, bitDepth });
   encoder.encode([samples]);
-  return new Uint8Array(encoder.flush());
+  const bytes = new Uint8Array(encoder.flush());
+  return bitDepth === 32 ? withFloatHeader(bytes, samples.length) : bytes;
+}
+
+/** A coding that is not PCM wants the size of its extension (none) in the format, and how many samples there are. */
+function withFloatHeader(bytes: Uint8Array<ArrayBuffer>, sampleCount: number): Uint8Array<ArrayBuffer> {
+  const [FORMAT_END, EXTENSION, FACT] = [36, 2, 12];
+  const out = new Uint8Array(bytes.length + EXTENSION + FACT);
+  out.set(bytes.subarray(0, FORMAT_END));
+  out.set(bytes.subarray(FORMAT_END), FORMAT_END + EXTENSION + FACT);
+  const view = new DataView(out.buffer);
+  view.setUint32(4, out.length - 8, true);
+  view.setUint32(16, 18, true);
+  const factAt = FORMAT_END + EXTENSION;
+  out.set(new TextEncoder().encode('fact'), factAt);
+  view.setUint32(factAt + 4, 4, true);
+  view.setUint32(factAt + 8, sampleCount, true);
+  return out;
 }
 
 /**

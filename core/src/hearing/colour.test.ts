@@ -27,7 +27,7 @@ describe('the harmonics of a frame', () => {
         expect(heard.subarray(within).every(Number.isNaN)).toBe(true);
         const sum = amplitudes.reduce((total, a) => total + a, 0);
         const mean = amplitudes.reduce((total, a, i) => total + a * (i + 1), 0) / sum;
-        expect(Math.abs(columns.brightness[40] / mean - 1)).toBeLessThan(0.02);
+        expect(Math.abs(columns.centroidHarmonics[40] / mean - 1)).toBeLessThan(0.02);
       }
     });
 

@@ -1,7 +1,8 @@
 import type { Spectrum } from './dualSpectrum.ts';
 
 export const CELLS_PER_OCTAVE = 36;
-const GRID_BASE_HZ = 22;
+/** An octave under the lowest tone: half a harmonic under its first tooth is looked at too. */
+const GRID_BASE_HZ = 22 * 2 ** (-6 / CELLS_PER_OCTAVE);
 
 /** Place of a frequency on the logarithmic grid, between cells. */
 export const cellOf = (hz: number) => CELLS_PER_OCTAVE * Math.log2(hz / GRID_BASE_HZ);

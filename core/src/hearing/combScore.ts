@@ -2,8 +2,12 @@ import { cellOf, CELLS_PER_OCTAVE, createGrid, hzOf } from './combGrid.ts';
 import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
 
 export const MAX_CANDIDATES = 6;
-export const LOWEST_HZ = 48;
-export const HIGHEST_HZ = 2900;
+/**
+ * What every horn needs at every A4, whichever is played: a sound must be heard the same again when it is put down to another horn.
+ * A test of the horns holds it.
+ */
+export const LOWEST_HZ = 43;
+export const HIGHEST_HZ = 3100;
 
 const MIN_SCORE = 0.15;
 const MAX_HARMONIC = 16;
@@ -62,7 +66,7 @@ export interface CombScore {
 }
 
 /**
- * Scores every fundamental of 48-2900 Hz by a harmonic comb on the compressed spectrum (power ^ 0.375), with a penalty
+ * Scores every fundamental of 43-3100 Hz by a harmonic comb on the compressed spectrum (power ^ 0.375), with a penalty
  * for what lies between the teeth - that penalty is what keeps sub-octaves away.
  */
 export function createCombScore(): CombScore {

@@ -15,9 +15,9 @@ export interface FrameColumns {
   /** Band-limited RMS in dBFS (a full-scale sine reads -3.01). */
   levelDb: Float32Array<ArrayBuffer>;
   /** Amplitude-weighted mean harmonic number; absent without pitch. */
-  brightness: Float32Array<ArrayBuffer>;
+  centroidHarmonics: Float32Array<ArrayBuffer>;
   /** Residual noise against harmonic power within 0.5-8 kHz, in dB; absent without pitch. */
-  breathDb: Float32Array<ArrayBuffer>;
+  noiseToHarmonicDb: Float32Array<ArrayBuffer>;
   /** RMS of 2-8 kHz in a 21 ms window, in dBFS: the air before a tone. Absent with pitch, and in old takes. */
   airDb: Float32Array<ArrayBuffer>;
   /** Levels of harmonics 1-16 in dBFS, 16 values a frame; absent under the noise and above the band. */
@@ -32,8 +32,8 @@ const WIDTHS: Record<ColumnName, number> = {
   f0Hz: 1,
   clarity: 1,
   levelDb: 1,
-  brightness: 1,
-  breathDb: 1,
+  centroidHarmonics: 1,
+  noiseToHarmonicDb: 1,
   airDb: 1,
   partialsDb: MAX_PARTIAL,
   unaidedHz: 1,
@@ -52,8 +52,8 @@ function eachColumn(column: (name: ColumnName) => Float32Array<ArrayBuffer>): Fr
     f0Hz: column('f0Hz'),
     clarity: column('clarity'),
     levelDb: column('levelDb'),
-    brightness: column('brightness'),
-    breathDb: column('breathDb'),
+    centroidHarmonics: column('centroidHarmonics'),
+    noiseToHarmonicDb: column('noiseToHarmonicDb'),
     airDb: column('airDb'),
     partialsDb: column('partialsDb'),
     unaidedHz: column('unaidedHz'),
@@ -84,8 +84,8 @@ export class FrameTrack {
     f0Hz: number,
     clarity: number,
     levelDb: number,
-    brightness: number,
-    breathDb: number,
+    centroidHarmonics: number,
+    noiseToHarmonicDb: number,
     airDb = NaN,
     partialsDb: Float64Array | null = null,
     unaidedHz = NaN,
@@ -95,8 +95,8 @@ export class FrameTrack {
     columns.f0Hz[count] = f0Hz;
     columns.clarity[count] = clarity;
     columns.levelDb[count] = levelDb;
-    columns.brightness[count] = brightness;
-    columns.breathDb[count] = breathDb;
+    columns.centroidHarmonics[count] = centroidHarmonics;
+    columns.noiseToHarmonicDb[count] = noiseToHarmonicDb;
     columns.airDb[count] = airDb;
     columns.unaidedHz[count] = unaidedHz;
     if (partialsDb === null) columns.partialsDb.fill(NaN, count * MAX_PARTIAL, (count + 1) * MAX_PARTIAL);

@@ -4,6 +4,7 @@ export { FrameTrack, FRAME_SECONDS, MAX_PARTIAL, columnValue, type FrameColumns 
 export { createListener, MAX_RATE_HZ, MIN_RATE_HZ, type Listener, type ListenerConfig } from './listener.ts';
 export { pitchWindowSeconds } from './dualSpectrum.ts';
 export { listenTo } from './listenTo.ts';
+export { HIGHEST_HZ, LOWEST_HZ } from './combScore.ts';
 export { CLICK_SECONDS, renderClick } from './clickShape.ts';
 export { findHoles, type NonPlayerSpan } from './holes.ts';
 export { findClicks, type FoundClick } from './clickFinder.ts';

@@ -148,8 +148,17 @@ export function createListener({ sampleRateHz, expectedTubeHz = null }: Listener
       return;
     }
     const f0Hz = curvedPitch(frame, refinedAt(frame % SPECTRA_KEPT, roughHz));
-    const { brightness, breathDb, partialsDb } = tonePath.measure(frame, seconds, f0Hz);
-    out.append(f0Hz, clarityAt(here, f0Hz), levelDb, brightness, breathDb, NaN, partialsDb, unaided);
+    const { centroidHarmonics, noiseToHarmonicDb, partialsDb } = tonePath.measure(frame, seconds, f0Hz);
+    out.append(
+      f0Hz,
+      clarityAt(here, f0Hz),
+      levelDb,
+      centroidHarmonics,
+      noiseToHarmonicDb,
+      NaN,
+      partialsDb,
+      unaided,
+    );
   }
 
   /** Analyses the next frame; false where it must wait for its long window. */

@@ -24,14 +24,18 @@ const SAME_TONE_SHARE = 0.03;
 
 /** What the spectrum at full width says of a frame; NaN where there is no answer. */
 export interface ToneColour {
-  brightness: number;
-  breathDb: number;
+  centroidHarmonics: number;
+  noiseToHarmonicDb: number;
   /** Level of harmonics 1-16 in dBFS, NaN where null. */
   partialsDb: Float64Array;
 }
 
 function createToneColour(): ToneColour {
-  return { brightness: NaN, breathDb: NaN, partialsDb: new Float64Array(MAX_PARTIAL).fill(NaN) };
+  return {
+    centroidHarmonics: NaN,
+    noiseToHarmonicDb: NaN,
+    partialsDb: new Float64Array(MAX_PARTIAL).fill(NaN),
+  };
 }
 
 /** Colour of the tone around a moment of a sound, given its fundamental. */
@@ -100,8 +104,8 @@ export function createTonePath(rates: Rates, sampleRateHz: number): TonePath {
           amplitudeSum += amplitude;
         }
       }
-      colour.brightness = amplitudeSum > 0 ? numberSum / amplitudeSum : NaN;
-      colour.breathDb = harmonic > 0 ? dbFromPower(noise / harmonic) : NaN;
+      colour.centroidHarmonics = amplitudeSum > 0 ? numberSum / amplitudeSum : NaN;
+      colour.noiseToHarmonicDb = harmonic > 0 ? dbFromPower(noise / harmonic) : NaN;
       return colour;
     },
   };

@@ -44,7 +44,7 @@ const read = (written: string): Fingering => fingeringOf(written.split(' '));
 
 /**
  * The fingerings of a written note, the regular one first, then common alternates; none above G6, where every horn and player
- * has their own. The same on all four horns; A3 is the baritone's.
+ * has their own. The same on all horns; A3 is the baritone's.
  */
 export function fingeringsOf(note: WrittenMidi): Fingering[] {
   if (note >= A3 && note < D5) return LOW[note].map(read);

@@ -1,8 +1,8 @@
 import { fingeringsOf, regularFingering } from './fingerings.ts';
-import { hornById, type HornId } from './horns.ts';
+import { hornById, type HornId, type TopKey } from './horns.ts';
 import { fingeringOf, isSameFingering, type Fingering } from './keys.ts';
 import { writtenMidi, type WrittenMidi } from './pitch.ts';
-import { HIGHEST_NOTE, type TopKey } from './range.ts';
+import { HIGHEST_NOTE } from './range.ts';
 import { LAST_REGULAR, regularTube } from './tubes.ts';
 
 const F_SHARP_6 = LAST_REGULAR;

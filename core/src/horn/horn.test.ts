@@ -3,7 +3,9 @@ import {
   centsBetween,
   droneHz,
   frequencyHz,
+  HIGHEST_NOTE,
   HORN_IDS,
+  HORNS,
   hornById,
   nameNote,
   nearestMidi,
@@ -16,14 +18,33 @@ import {
   writtenMidi,
   type HornId,
 } from './index.ts';
+import { HIGHEST_HZ, LOWEST_HZ } from '../hearing/index.ts';
 
 it('knows the lowest sounding notes of the family', () => {
-  // Written Bb3 (A3 on the baritone): Ab3 207.65, Db3 138.59, Ab2 103.83, C2 65.41 Hz at A4 = 440.
-  const lowest = (['soprano', 'alto', 'tenor', 'baritone'] as const).map((id) => {
-    const horn = hornById(id);
-    return Math.round(100 * frequencyHz(toSounding(horn.lowest, horn), 440)) / 100;
+  // Written Bb3 (A3 on the baritone): Ab3, Db3, Ab2, C2, Db2, Db4, Bb2, Ab1 at A4 = 440.
+  const lowest = HORNS.map((horn) => [
+    horn.id,
+    Math.round(100 * frequencyHz(toSounding(horn.lowest, horn), 440)) / 100,
+  ]);
+  expect(Object.fromEntries(lowest)).toEqual({
+    soprano: 207.65,
+    alto: 138.59,
+    tenor: 103.83,
+    baritone: 65.41,
+    baritoneToBb: 69.3,
+    sopranino: 277.18,
+    cMelody: 116.54,
+    bass: 51.91,
   });
-  expect(lowest).toEqual([207.65, 138.59, 103.83, 65.41]);
+});
+
+it('has no horn that sounds, at any A4 and a semitone off, where nothing is looked for', () => {
+  for (const horn of HORNS) {
+    const low = frequencyHz(toSounding(horn.lowest, horn), 390) / 2 ** (1 / 12);
+    const high = frequencyHz(toSounding(HIGHEST_NOTE, horn), 470) * 2 ** (0.5 / 12);
+    expect(low, horn.id).toBeGreaterThan(LOWEST_HZ);
+    expect(high, horn.id).toBeLessThan(HIGHEST_HZ);
+  }
 });
 
 it('turns every written note into sounding and back', () => {
@@ -86,6 +107,6 @@ it('knows what should sound where another note is fingered', () => {
 
 it('knows no horn that is none', () => {
   for (const id of HORN_IDS) expect(hornById(id).id).toBe(id);
-  for (const id of ['bass', '', 'Alto', 'toString'])
+  for (const id of ['contrabass', '', 'Alto', 'toString'])
     expect(() => hornById(id as HornId)).toThrow(expect.objectContaining({ code: 'horn-unknown' }));
 });

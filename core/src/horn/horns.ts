@@ -4,9 +4,10 @@ import { soundingMidi, writtenMidi, type SoundingMidi, type WrittenMidi } from '
 interface HornRow {
   /** Sounding minus written, in semitones. */
   transposition: number;
-  /** Lowest and highest regular written note. */
+  /** Lowest and highest regular written note; the highest key is the one that most such horns have, a player's may have another. */
   lowest: WrittenMidi;
   highest: WrittenMidi;
+  topKey: TopKey;
   /** Sounding pitch commonly aimed at on the mouthpiece alone; schools and mouthpieces differ, so it can be moved. */
   mouthpieceMidi: SoundingMidi;
   /** On mouthpiece and neck: from their length with the missing tip of the cone; a start, to be moved to what sounds. */
@@ -17,31 +18,47 @@ interface HornRow {
   highFingerings: Readonly<Record<number, readonly string[]>>;
 }
 
+/** The highest key of a horn, by the note it is for: F6, F#6, or G6. */
+export const TOP_KEYS = ['F', 'F#', 'G'] as const;
+export type TopKey = (typeof TOP_KEYS)[number];
+const HIGHEST: Record<TopKey, number> = { F: 89, 'F#': 90, G: 91 };
+
+/** The written note of a highest key. */
+export const noteOfTopKey = (key: TopKey): WrittenMidi => writtenMidi(HIGHEST[key]);
+
 const row = (
   transposition: number,
-  lowest: number,
+  [lowest, topKey]: readonly [number, TopKey],
   [mouthpieceMidi, neckMidi]: readonly [number, number],
   coneTipM: number,
   highFingerings: HornRow['highFingerings'] = {},
 ): HornRow => ({
   transposition,
   lowest: writtenMidi(lowest),
-  highest: writtenMidi(90),
+  highest: noteOfTopKey(topKey),
+  topKey,
   mouthpieceMidi: soundingMidi(mouthpieceMidi),
   neckMidi: soundingMidi(neckMidi),
   coneTipM,
   highFingerings,
 });
 
-/** All that is known of a horn, a row each. The baritone has its low A. */
+const [LOW_A, LOW_B_FLAT] = [57, 58];
+const ALTO_HIGH = {
+  91: ['oct L1 L3 R1 sideBb'],
+  93: ['oct L2 L3', 'oct L2 L3 R1 R2 R3'],
+};
+
+/** All that is known of a horn, a row each; the commonest first. A high F# or none is a player's setting, see `hornWithTop`. */
 const ROWS = {
-  soprano: row(-2, 58, [84, 78], 0.13),
-  alto: row(-9, 58, [81, 68], 0.2, {
-    91: ['oct L1 L3 R1 sideBb'],
-    93: ['oct L2 L3', 'oct L2 L3 R1 R2 R3'],
-  }),
-  tenor: row(-14, 58, [79, 64], 0.26),
-  baritone: row(-21, 57, [74, 59], 0.38),
+  soprano: row(-2, [LOW_B_FLAT, 'F#'], [84, 78], 0.13),
+  alto: row(-9, [LOW_B_FLAT, 'F#'], [81, 68], 0.2, ALTO_HIGH),
+  tenor: row(-14, [LOW_B_FLAT, 'F#'], [79, 64], 0.26),
+  baritone: row(-21, [LOW_A, 'F#'], [74, 59], 0.38),
+  baritoneToBb: row(-21, [LOW_B_FLAT, 'F#'], [74, 59], 0.38),
+  sopranino: row(3, [LOW_B_FLAT, 'F#'], [86, 81], 0.1),
+  cMelody: row(-12, [LOW_B_FLAT, 'F'], [80, 66], 0.23),
+  bass: row(-26, [LOW_B_FLAT, 'F#'], [70, 54], 0.5),
 };
 
 export type HornId = keyof typeof ROWS;

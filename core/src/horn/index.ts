@@ -3,7 +3,7 @@
 export { writtenMidi, soundingMidi, type WrittenMidi, type SoundingMidi } from './pitch.ts';
 export { frequencyHz, centsBetween, nearestMidi } from './pitch.ts';
 export { HORNS, HORN_IDS, hornById, isHornId, type Horn, type HornId } from './horns.ts';
-export { toSounding, toWritten } from './horns.ts';
+export { TOP_KEYS, toSounding, toWritten, type TopKey } from './horns.ts';
 export { LAST_REGULAR, regularTube, type TubeFingering } from './tubes.ts';
 export { fingeringOf, isSameFingering, KEYS, keysMoved, type Fingering, type KeyId } from './keys.ts';
 export { fingeringsOf, regularFingering } from './fingerings.ts';
@@ -25,12 +25,4 @@ export { nameNote, plainName, type NoteNaming, type NoteName } from './noteNames
 export { pitchTarget, type FingeredNote, type PitchTarget } from './pitchTarget.ts';
 export { registerOf, type Register } from './register.ts';
 export { droneHz } from './drone.ts';
-export {
-  hornWithin,
-  hornWithTop,
-  HIGHEST_NOTE,
-  LEAST_RANGE,
-  TOP_KEYS,
-  type NoteRange,
-  type TopKey,
-} from './range.ts';
+export { hornWithin, hornWithTop, HIGHEST_NOTE, LEAST_RANGE, type NoteRange } from './range.ts';

@@ -1,4 +1,4 @@
-import type { Horn } from './horns.ts';
+import { noteOfTopKey, type Horn, type TopKey } from './horns.ts';
 import { writtenMidi, type WrittenMidi } from './pitch.ts';
 
 /** The notes a player works on: lowest and highest, written. */
@@ -20,12 +20,7 @@ export function hornWithin(horn: Horn, range: NoteRange | null): Horn {
   return { ...horn, lowest: writtenMidi(lowest), highest: writtenMidi(highest) };
 }
 
-/** The highest key of a horn, by the note it is for: F6, F#6, or G6. */
-export const TOP_KEYS = ['F', 'F#', 'G'] as const;
-export type TopKey = (typeof TOP_KEYS)[number];
-const HIGHEST: Record<TopKey, number> = { F: 89, 'F#': 90, G: 91 };
-
 /** A horn whose regular range ends at its highest key. */
 export function hornWithTop(horn: Horn, key: TopKey): Horn {
-  return { ...horn, highest: writtenMidi(HIGHEST[key]) };
+  return { ...horn, topKey: key, highest: noteOfTopKey(key) };
 }

@@ -1,6 +1,6 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { dbFromPower, powerFromDb } from '../signal/index.ts';
-import { median, percentile, smoothInto } from '../stats/index.ts';
+import { median, smoothInto } from '../stats/index.ts';
 
 const RISE_DB = 6;
 const LEAST_BREATH_FRAMES = Math.round(0.12 / FRAME_SECONDS);
@@ -53,20 +53,14 @@ export function measureAir(
   from: number,
   to: number,
   roomAirDb: number | null,
+  roomLevelDb: number | null,
 ): { airLevelDb: number; startSeconds: number; endSeconds: number } | null {
   if (roomAirDb === null) return null;
   const over = airOverRoom(track, from, to, roomAirDb);
-  const { levelDb, f0Hz } = track.columns;
+  const { levelDb } = track.columns;
   const frames = Array.from(over.keys()).filter((i) => over[i] >= RISE_DB);
   if (frames.length < LEAST_BREATH_FRAMES) return null;
-  const unpitched = Array.from({ length: track.count }, (_, i) => i).filter(
-    (i) => columnValue(f0Hz, i) === null,
-  );
-  const roomDb =
-    percentile(
-      unpitched.map((i) => levelDb[i]),
-      10,
-    ) ?? -Infinity;
+  const roomDb = roomLevelDb ?? -Infinity;
   const level = median(frames.map((i) => levelDb[from + i])) ?? roomDb;
   return {
     airLevelDb: dbFromPower(Math.max(1e-12, powerFromDb(level) - powerFromDb(roomDb))),

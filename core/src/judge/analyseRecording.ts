@@ -8,14 +8,13 @@ import {
   type WrittenMidi,
 } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
-import { frameMask, findNotes, findToneSpan, partialsOf, roomAirDb } from '../tone/index.ts';
+import { frameMask, findNotes, findToneSpan, partialsOf, quietestRoom } from '../tone/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
 import type { NoteMeasures, NoteStart } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes, readNote } from './noteTrack.ts';
 import { responseMs } from './response.ts';
 import { readHistory, type TakeEvent } from './takeEvent.ts';
-import { NO_SLOPES } from './wholeTake.ts';
 
 export interface RecordingContext {
   hornId: HornId;
@@ -30,7 +29,7 @@ export interface RecordingContext {
 /** From one note of a line to the next: the evenness of the line. Null for the first. */
 export interface NoteSteps {
   stepDb: number | null;
-  stepBrightness: number | null;
+  stepCentroidHarmonics: number | null;
   stepCents: number | null;
 }
 
@@ -62,7 +61,7 @@ export function analyseRecording(
   const whole = fingered === null ? null : findToneSpan(track, null);
   const spans = fingered === null ? findNotes(track, null) : whole ? [whole] : [];
   const masked = frameMask(track.count, foreign);
-  const roomAir = roomAirDb(track);
+  const roomAir = quietestRoom(track)?.airDb ?? null;
   const events: TakeEvent[] = [];
   const heard = spans.map((span) => {
     const soundingHz = medianHz(track, span);
@@ -92,7 +91,7 @@ export function analyseRecording(
     measures:
       measured.length === 1
         ? measured[0]
-        : { ...measureNote(joinNotes(heard.map(({ read }) => read))), ...NO_SLOPES },
+        : measureNote(joinNotes(heard.map(({ read }) => read)), { hasCourse: false }),
     partials:
       tubeHz === null
         ? Array.from({ length: track.count }, () => null)
@@ -106,10 +105,14 @@ function medianHz(track: FrameTrack, { first, last }: ToneSpan): number {
 }
 
 function stepsBetween(before: NoteMeasures | undefined, here: NoteMeasures): NoteSteps {
-  const step = (name: 'levelDb' | 'brightness' | 'centsMean') => {
+  const step = (name: 'levelDb' | 'centroidHarmonics' | 'centsMean') => {
     const from = before?.[name] ?? null;
     const to = here[name];
     return from === null || to === null ? null : to - from;
   };
-  return { stepDb: step('levelDb'), stepBrightness: step('brightness'), stepCents: step('centsMean') };
+  return {
+    stepDb: step('levelDb'),
+    stepCentroidHarmonics: step('centroidHarmonics'),
+    stepCents: step('centsMean'),
+  };
 }

@@ -89,14 +89,14 @@ describe('a swell judged against what the stand-in really did', () => {
     expect(measures.holdCause).toBe('completed');
     expect(measures.holdSeconds).toBeCloseTo(8, 1);
     expect(events.map(({ type }) => type)).toEqual(['toneOnset', 'release', 'end']);
-    expect(verdict.findings[0].kind).toBe('even');
+    expect(verdict.findings[0].kind).toBe('evenSwell');
   });
 
   it('reads bend with level, and the ends, from a pitch that sinks with loudness', () => {
     // cents = -9 - 8.4 per 10 dB over the middle (-31 dBFS), read off the truth at the ends' median levels
     const { measures } = play({ profile: { tendencyCents: -9, bendCentsPer10Db: -8.4 } });
-    expect(measures.bendWithLevel).toBeCloseTo(-8.4, 0);
-    expect(measures.bendWithLevelR2).toBeGreaterThan(0.95);
+    expect(measures.pitchSlopeCentsPer10Db).toBeCloseTo(-8.4, 0);
+    expect(measures.pitchSlopeR2).toBeGreaterThan(0.95);
     expect(measures.loudEndCents).toBeGreaterThan(-18.5);
     expect(measures.loudEndCents).toBeLessThan(-14.5);
     expect(measures.softEndCents).toBeGreaterThan(-4);
@@ -189,17 +189,20 @@ describe('a swell judged against what the stand-in really did', () => {
     expect(airy.measures.holdCause).toBe('pitch');
     // 40 sin(2 pi 0.05 t) leaves its median at 0.65 s (8.1 cents) by 10 cents at t = 1.49 s.
     expect(Math.abs((airy.measures.holdSeconds ?? 0) - 1.49)).toBeLessThan(0.15);
-    expect(airy.measures.bendWithLevel).toBeNull();
+    expect(airy.measures.pitchSlopeCentsPer10Db).toBeNull();
     expect(airy.measures.peakOffsetBeats).toBeNull();
   });
 
   it('has written and sounding pitch right on every horn, high and low', () => {
-    // Written D5 sounds C5, F4, C4 and F3 at A4 = 440 (523.25, 349.23, 261.63, 174.61 Hz).
+    // Written D5 at A4 = 440 sounds C5, F4, C4, F3; F5, D4 and C3.
     for (const [hornId, hz] of [
       ['soprano', 523.25],
       ['alto', 349.23],
       ['tenor', 261.63],
       ['baritone', 174.61],
+      ['sopranino', 698.46],
+      ['cMelody', 293.66],
+      ['bass', 130.81],
     ] as const) {
       const { measures, truth } = play({ hornId, note: 74, profile: { tendencyCents: 7 } });
       const sounding = truth.f0Hz[400] / 2 ** (7 / 1200);
@@ -207,6 +210,8 @@ describe('a swell judged against what the stand-in really did', () => {
       expect(measures.centsMean).toBeCloseTo(7, 0);
     }
     expect(play({ hornId: 'baritone', note: 57, a4Hz: 390 }).measures.centsMean).toBeCloseTo(0, 0);
+    // 46 Hz, lower than any other horn goes.
+    expect(play({ hornId: 'bass', note: 58, a4Hz: 390 }).measures.centsMean).toBeCloseTo(0, 0);
   });
 
   it('judges a D5 that drops to its tube as a jump down to partial 1', () => {

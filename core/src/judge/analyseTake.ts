@@ -1,6 +1,8 @@
 import { isAlone, noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
-import type { NonPlayerSpan, FrameTrack } from '../hearing/index.ts';
-import { isHighNote } from '../horn/index.ts';
+import { FRAME_SECONDS, type NonPlayerSpan, type FrameTrack } from '../hearing/index.ts';
+import { hornById, isHighNote } from '../horn/index.ts';
+import type { Advice } from './advice.ts';
+import { adviceInPlace } from './adviceInPlace.ts';
 import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { Found } from './follow.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
@@ -14,7 +16,12 @@ import { noteAnalysis } from './noteAnalysis.ts';
 import { squawkMs } from './squawk.ts';
 import type { TakeContext } from './takeContext.ts';
 import type { TakeEvent } from './takeEvent.ts';
-import { SUBTONE_WINDOW, subtoneDepth, type SubtoneWindow } from './subtone.ts';
+import { caughtDb, letGoDb } from './outOfAir.ts';
+import { BEYOND_BAND_DB } from './levelFindings.ts';
+import { phraseOffsetDb, type PhraseLevel, type PlacedNote } from './phraseLevel.ts';
+import { withReadableMarks } from './readableMarks.ts';
+import { measureRestarts } from './restarts.ts';
+import { SUBTONE_WINDOW, subtoneDepth, type FullTone, type SubtoneWindow } from './subtone.ts';
 import { measureWhole, reachWholeVerdict, type WholeVerdict } from './wholeTake.ts';
 
 export interface TakeAnalysis {
@@ -26,7 +33,7 @@ export interface TakeAnalysis {
   measures: TakeMeasures;
   verdict: WholeVerdict;
   /** What could not be judged in this take; its measures are null. Absent in takes of before there were drones. */
-  notJudged?: ('pitch' | 'onset')[];
+  notJudged?: ('pitch' | 'onset' | 'dynamics')[];
 }
 
 /**
@@ -36,11 +43,14 @@ export interface TakeAnalysis {
  */
 export function analyseTake(
   track: FrameTrack,
-  context: TakeContext,
+  asked: TakeContext,
   foreign: readonly NonPlayerSpan[],
 ): TakeAnalysis | null {
+  const { exercise, unread } = withReadableMarks(asked.exercise);
+  const context = unread ? { ...asked, exercise } : asked;
   const judging = createJudgeContext(track, context, foreign);
   const { score } = judging;
+  const horn = hornById(context.hornId);
   const found = findItems(judging);
   // Bare air is something to judge where it was asked for.
   const asksAir = score.some(({ item }) => item.kind === 'air');
@@ -57,16 +67,16 @@ export function analyseTake(
     const zero = zeros[timed.phrase];
     const setsBeat = context.beatZeroSeconds === null && !begun.has(timed.phrase);
     begun.add(timed.phrase);
-    const note = judgeNote(
-      judging,
-      timed as TimedItem<NoteItem>,
-      here.span,
-      setsBeat ? null : zero,
-      isSlurred,
-    );
-    // Out of bare air that was written there is nothing to answer late to.
+    const note = judgeNote(judging, index, here.span, setsBeat ? null : zero, isSlurred);
     const previous = index > 0 && score[index - 1].phrase === timed.phrase ? score[index - 1] : null;
-    if (previous?.item.kind === 'air') note.measures.responseMs = null;
+    // Out of bare air that was written there is nothing to answer late to.
+    if (previous?.item.kind === 'air') {
+      note.measures.responseMs = null;
+      note.measures.caughtDb = caughtDb(track, here.span);
+    }
+    const next = score.at(index + 1);
+    if (next?.item.kind === 'air' && next.phrase === timed.phrase)
+      note.measures.letGoDb = letGoDb(track, here.span);
     if (isHighNote(note.item.writtenMidi) && !isSlurred && !isAlone(context.exercise))
       note.measures.squawkMs = squawkBefore(judging, found, index, note);
     judged.set(index, note);
@@ -86,29 +96,74 @@ export function analyseTake(
   });
 
   matchNotes(score, judged);
-  measureSubtones(score, judged, context.subtoneWindow ?? SUBTONE_WINDOW);
+  measureSubtones(score, judged, context.fullTones ?? {}, context.subtoneWindow ?? SUBTONE_WINDOW);
+  measureRestarts(score, judged);
+  const phraseOffsets = phraseOffsetsOf(judging, judged);
   const items = score.map((timed, index): ItemAnalysis =>
     timed.item.kind === 'note'
       ? noteAnalysis(
           judging,
           timed as TimedItem<NoteItem>,
           index,
-          found[index],
+          found,
           judged.get(index) ?? null,
           zeros[timed.phrase],
+          phraseOffsets.get(timed.phrase) ?? null,
         )
       : judgeNonNoteItem(judging, found, index, zeros[timed.phrase]),
   );
+  /** What is advised of an item (undefined: of the whole), as it can be tried there. */
+  const inPlace = (advice: Advice, index: number | undefined) => {
+    const item = index === undefined ? null : score[index].item;
+    return adviceInPlace(advice, { exercise, note: item?.kind === 'note' ? item : null, horn });
+  };
+  for (const { item, verdict } of items) if (verdict) verdict.advice = inPlace(verdict.advice, item);
   // A squawk is no tone, but it is news.
   if (isSilent && !items.some(hasSquawked)) return null;
+  const whole = reachWholeVerdict(items, judging.tolerance);
   return {
     beatZeroSeconds: zeros[0],
     items,
     events: items.flatMap(({ events }) => events).sort((a, b) => a.timeSeconds - b.timeSeconds),
     measures: measureWhole(judging, [...judged.values()]),
-    verdict: reachWholeVerdict(items, judging.tolerance),
-    notJudged: context.droneSpoils ? ['pitch', 'onset'] : [],
+    verdict: { ...whole, advice: inPlace(whole.advice, whole.of.at(0)) },
+    notJudged: [
+      ...(context.droneSpoils ? (['pitch', 'onset'] as const) : []),
+      ...(unread ? (['dynamics'] as const) : []),
+    ],
   };
+}
+
+/** Whether a phrase has one steady mark for all of its notes. */
+function isFlat({ score }: JudgeContext, phrase: number): boolean {
+  const marks = score.flatMap(({ item, phrase: theirs }) =>
+    item.kind === 'note' && theirs === phrase ? item.dynamics.map(({ mark }) => mark) : [],
+  );
+  return new Set(marks).size === 1;
+}
+
+function phraseOffsetsOf(
+  judging: JudgeContext,
+  judged: ReadonlyMap<number, JudgedNote>,
+): Map<number, PhraseLevel> {
+  const { score, tolerance, context } = judging;
+  const placed = new Map<number, PlacedNote[]>();
+  for (const [index, { measures, span }] of judged) {
+    if (measures.levelOffsetDb === null) continue;
+    const { phrase } = score[index];
+    const note = { offsetDb: measures.levelOffsetDb, seconds: (span.last - span.first) * FRAME_SECONDS };
+    placed.set(phrase, [...(placed.get(phrase) ?? []), note]);
+  }
+  return new Map(
+    [...placed].map(([phrase, notes]) => [
+      phrase,
+      {
+        offsetDb: phraseOffsetDb(notes, tolerance.swellErrorDb + BEYOND_BAND_DB, context.scale),
+        isAlone: notes.length < 2,
+        isFlat: isFlat(judging, phrase),
+      },
+    ]),
+  );
 }
 
 const hasSquawked = ({ verdict }: ItemAnalysis) =>
@@ -146,14 +201,18 @@ function matchNotes(score: readonly TimedItem[], judged: ReadonlyMap<number, Jud
       from === null || to === null ? null : to - from;
     measures.matchDb = matchDb(first.profileDb, measures.profileDb);
     measures.matchCents = against(first.centsMean, measures.centsMean);
-    measures.matchBrightness = against(first.brightness, measures.brightness);
+    measures.matchCentroidHarmonics = against(first.centroidHarmonics, measures.centroidHarmonics);
   }
 }
 
-/** Every subtone against the nearest full tone of its note in the phrase, the one before it where there are two. */
+/**
+ * Every subtone against the nearest full tone of its note in the phrase, the one before it where there are two; where there is none,
+ * against this player's recent ones.
+ */
 function measureSubtones(
   score: readonly TimedItem[],
   judged: ReadonlyMap<number, JudgedNote>,
+  fullTones: Readonly<Record<number, FullTone>>,
   window: SubtoneWindow,
 ): void {
   for (const [index, { item, measures }] of judged) {
@@ -166,6 +225,7 @@ function measureSubtones(
           other.item.tone === undefined,
       )
       .toSorted(([a], [b]) => Math.abs(a - index) - Math.abs(b - index) || a - b);
-    if (full) measures.subtone = subtoneDepth(measures, full[1].measures, window);
+    const model = full?.[1].measures ?? fullTones[item.writtenMidi];
+    if (model) measures.subtone = subtoneDepth(measures, model, window);
   }
 }

@@ -21,7 +21,7 @@ import {
 } from '../horn/index.ts';
 import { PROFILES, type ExerciseRequest, type ItemFault } from '../standin/index.ts';
 import { createStage } from '../testing/performed.ts';
-import { analyseTake, type Finding, type ItemAnalysis, type TakeAnalysis } from './index.ts';
+import { analyseTake, isNeutral, type Finding, type ItemAnalysis, type TakeAnalysis } from './index.ts';
 
 // The stand-in player plays every family with every mistake; what the judge says must be what was done.
 
@@ -107,12 +107,7 @@ function play(exercise: Exercise, hornId: HornId, faults: ItemFault[], seed: num
 
 const found = (item: ItemAnalysis, kind: Finding['kind']) =>
   item.verdict?.findings.some((each) => each.kind === kind);
-const isCalm = (item: ItemAnalysis) =>
-  item.verdict?.findings.every(({ kind }) =>
-    ['even', 'quiet', 'held', 'bent', 'colourMoved', 'airAgainst', 'matched', 'subtone', 'vibrato'].includes(
-      kind,
-    ),
-  ) ?? true;
+const isCalm = (item: ItemAnalysis) => item.verdict?.findings.every(isNeutral) ?? true;
 
 /** Every mistake that an item can have, with what the judge must say of it. */
 function mistakes(

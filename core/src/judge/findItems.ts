@@ -55,8 +55,7 @@ function withChangedFingers(
     const tone = parted[i - 1];
     const [from, to] = [hzOf(before), hzOf(here)];
     if (!tone || from === null || to === null || before.phrase !== here.phrase) continue;
-    if (here.item.kind !== 'note' || here.item.attack !== 'slurred') continue;
-    if (Math.abs(centsBetween(from, to)) > SAME_CENTS) continue;
+    if (here.item.kind !== 'note' || Math.abs(centsBetween(from, to)) > SAME_CENTS) continue;
     const after = parted[i];
     if (tone.status !== 'played' || after?.status === 'wrongNote') continue;
     const { first } = tone.span;

@@ -1,4 +1,4 @@
-import type { Judged } from '../exercise/index.ts';
+import type { DynamicMark, Judged } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
 import type { Advice } from './advice.ts';
 
@@ -45,6 +45,8 @@ const sided = <Payload>(below: string, above: string, figure: (payload: Payload)
   forms: [below, above],
   formOf: (payload: Payload) => (figure(payload) > 0 ? above : below),
 });
+const softerOrLouder = sided<{ db: number }>('Softer', 'Louder', ({ db }) => db);
+const earlyOrLate = sided<{ ms: number }>('Early', 'Late', ({ ms }) => ms);
 const flatOrSharp = sided<{ cents: number }>('Flat', 'Sharp', ({ cents }) => cents);
 
 /** Another partial than the one that was wanted; the first has a name. */
@@ -58,6 +60,10 @@ type Partials = { partial: number; wanted: number };
 type Subtone = { airierDb: number; softerDb: number };
 type Swing = { hz: number; cents: number; regularity: number };
 type SwingAsked = { hz: number; leastHz: number; mostHz: number };
+/** dB that were played, and that were written. */
+type Way = { db: number; writtenDb: number };
+/** dB off the mark that was written, and the mark that it came to. */
+type AgainstMark = { db: number; mark: DynamicMark; written: DynamicMark };
 type Hold = { seconds: number; cause: 'completed' | 'pitch' | 'level' | 'breath' | 'partial' | 'gap' };
 
 /**
@@ -97,12 +103,47 @@ export const FINDINGS = {
   /** A subtone was asked for: still full, or soft or airy without being one. */
   stillFull: row<Subtone>(48, 'chinDown', { judged: 'tone' }),
   weakTone: row<Subtone>(48, 'fromAHint', { judged: 'tone' }),
+  /** A hairpin went under three fifths of its way. */
+  hardlyGrew: row<Way>(49, 'widerSwell', { judged: 'dynamics' }),
+  hardlyFell: row<Way>(49, 'widerSwell', { judged: 'dynamics' }),
+  /** Off its mark where a hairpin begins, turns and ends, by the best single level of the phrase. */
+  beginLevel: row<AgainstMark>(47, 'readTheMarks', { judged: 'dynamics' }),
+  peakLevel: row<AgainstMark>(46, 'readTheMarks', { judged: 'dynamics' }),
+  endLevel: row<AgainstMark>(46, 'readTheMarks', { judged: 'dynamics' }),
+  /** Louder or softer than its place in the phrase, + is louder. */
+  place: row<{ db: number }>(46, 'readTheMarks', {
+    judged: 'dynamics',
+    ...softerOrLouder,
+  }),
+  /** Begun by the tongue where the breath was to begin it. */
+  byTongue: row(47, 'airFirst', { judged: 'start' }),
   beat: row<{ ms: number }>(45, 'breatheWithTheBeat', {
     judged: 'beat',
-    ...sided('Early', 'Late', ({ ms }) => ms),
+    ...earlyOrLate,
   }),
+  /** After its written end, + is late. */
+  endBeat: row<{ ms: number }>(44, 'endWithTheBeat', {
+    judged: 'beat',
+    ...earlyOrLate,
+  }),
+  /** A note begun anew against the same note that was slurred to: + is louder, airier, brighter, sharper. */
+  startLevel: row<{ db: number }>(43, 'sameAsSlurred', {
+    judged: 'start',
+    ...softerOrLouder,
+  }),
+  startBreath: row<{ db: number }>(43, 'sameAsSlurred', {
+    judged: 'start',
+    ...sided('Clearer', 'Airier', ({ db }) => db),
+  }),
+  startColour: row<{ percent: number }>(42, 'sameAsSlurred', {
+    judged: 'start',
+    ...sided('Darker', 'Brighter', ({ percent }) => percent),
+  }),
+  startPitch: row<{ cents: number }>(42, 'sameAsSlurred', { judged: 'start', ...flatOrSharp }),
   slowSlur: row<{ ms: number }>(42, 'fingersTogether', { judged: 'slur' }),
   overshoot: row<{ cents: number }>(40, 'arriveOnTheNote', { judged: 'slur' }),
+  /** More breath than is wanted where the note is softest. */
+  airySoftEnd: row<{ db: number }>(37, 'lessAirWhenSoft', { judged: 'dynamics' }),
   /** Bent less far than written; and how far off it came back. */
   bendShort: row<{ cents: number; wantedCents: number }>(36, 'bendByTongue'),
   /** Beside the other sound of the same pitch: too far off in pitch or colour. */
@@ -125,14 +166,33 @@ export const FINDINGS = {
     judged: 'dynamics',
     ...sided('Early', 'Late', ({ beats }) => beats),
   }),
+  /** For so much of its time a hairpin went the other way. */
+  wrongWay: row<{ percent: number }>(19, 'slowerThroughStair', { judged: 'dynamics' }),
+  /** How far the pitch moved as the tone ended. */
+  endSags: row<{ cents: number }>(18, 'endOnTheNote', { judged: 'beat' }),
   swellError: row<{ db: number }>(15, 'smallerSpan', { judged: 'dynamics' }),
   unsteady: row<{ db: number }>(15, 'steadyAir', { judged: 'dynamics' }),
   step: row<{ db: number }>(12, 'sameAir', {
     judged: 'line',
-    ...sided('Softer', 'Louder', ({ db }) => db),
+    ...softerOrLouder,
   }),
+  /** From the first to the last third of a steady tone. */
+  drift: row<{ cents: number }>(11, 'steadyAir', { judged: 'pitch', ...flatOrSharp }),
   wander: row<{ cents: number }>(10, 'steadyAir', { judged: 'pitch' }),
   // What there is to say where nothing stood out.
+  /** Written tongued, and no break was heard before it. */
+  notTongued: row(3, 'moveOn', { neutral: true }),
+  /** A subtone without a full tone of its note to hold it against. */
+  noFullTone: row(2, 'playItFull', { neutral: true }),
+  /** Too short to judge. */
+  tooShort: row(1, 'moveOn', { neutral: true }),
+  airUnheard: row(1, 'moveOn', { neutral: true }),
+  /** A hairpin from its softest to its loudest: how the pitch went, and the farthest it lay off. */
+  evenSwell: row<{ cents: number; withinCents: number }>(0, 'addABeat', {
+    neutral: true,
+    forms: ['', 'Lower', 'Higher'],
+    formOf: ({ cents }) => (Math.abs(cents) < 2.5 ? '' : cents < 0 ? 'Lower' : 'Higher'),
+  }),
   held: row<Hold>(1, 'holdLonger', {
     neutral: true,
     forms: ['', 'Completed'],
@@ -149,7 +209,7 @@ export const FINDINGS = {
   matched: row<{ db: number; cents: number }>(1, 'moveOn', { neutral: true }),
   subtone: row<Subtone>(1, 'holdLonger', { neutral: true }),
   vibrato: row<Swing>(1, 'holdLonger', { neutral: true }),
-  even: row<{ errorDb: number; spreadCents: number }>(0, 'addABeat', { neutral: true }),
+  even: row<{ errorDb: number; withinCents: number }>(0, 'addABeat', { neutral: true }),
   quiet: row(0, 'addABeat', { neutral: true }),
 };
 

@@ -5,15 +5,15 @@ import { measureHold, type HoldInput } from './hold.ts';
 interface Frame {
   cents?: number;
   levelDb?: number;
-  breathDb?: number;
+  noiseToHarmonicDb?: number;
 }
 
 /** Six seconds of A3 with something happening to it, held against a steady -30 dBFS. */
 function hold(frame: (seconds: number) => Frame, change: Partial<HoldInput> = {}) {
   const track = new FrameTrack();
   for (let i = 0; i < 600; i++) {
-    const { cents = 0, levelDb = -30, breathDb = -30 } = frame(i / 100);
-    track.append(220 * 2 ** (cents / 1200), 1, levelDb, 3, breathDb);
+    const { cents = 0, levelDb = -30, noiseToHarmonicDb = -30 } = frame(i / 100);
+    track.append(220 * 2 ** (cents / 1200), 1, levelDb, 3, noiseToHarmonicDb);
   }
   return measureHold({
     track,
@@ -50,10 +50,10 @@ describe('a steady tone holds until', () => {
   });
 
   it('breath rises 8 dB', () => {
-    const held = hold((seconds) => ({ breathDb: seconds > 2.5 ? -21 : -30 }));
+    const held = hold((seconds) => ({ noiseToHarmonicDb: seconds > 2.5 ? -21 : -30 }));
     expect(held.cause).toBe('breath');
     expect(held.seconds).toBeCloseTo(2.5, 1);
-    expect(hold((seconds) => ({ breathDb: seconds > 2.5 ? -24 : -30 })).cause).toBe('completed');
+    expect(hold((seconds) => ({ noiseToHarmonicDb: seconds > 2.5 ? -24 : -30 })).cause).toBe('completed');
   });
 
   it('it jumps, and whatever comes first', () => {
@@ -73,9 +73,9 @@ describe('a swell holds until', () => {
   });
 
   it('the tone has a gap; its pitch and breath may move', () => {
-    expect(hold((seconds) => ({ cents: -5 * seconds, breathDb: -30 + 4 * seconds }), swell).cause).toBe(
-      'completed',
-    );
+    expect(
+      hold((seconds) => ({ cents: -5 * seconds, noiseToHarmonicDb: -30 + 4 * seconds }), swell).cause,
+    ).toBe('completed');
     expect(hold(() => ({}), { ...swell, gaps: [{ timeSeconds: 2, lengthSeconds: 0.06 }] })).toEqual({
       seconds: 2,
       cause: 'gap',

@@ -16,6 +16,7 @@ const LAST_FRAMES = Math.round(0.3 / FRAME_SECONDS);
 const REFERENCE_FROM = Math.round(0.15 / FRAME_SECONDS);
 const REFERENCE_TO = Math.round(1.15 / FRAME_SECONDS);
 const BREATH_WORSE_DB = 8;
+const CALM_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 
 export interface HoldInput {
   track: FrameTrack;
@@ -73,13 +74,15 @@ export function measureHold(input: HoldInput): Hold {
   };
   // Breath and level flicker frame by frame; what lasts 300 ms is asked of the curve a listener would hear.
   const calm = (column: Float32Array) => {
-    const out = new Float64Array(track.count);
-    smoothInto(out, column.subarray(0, track.count), 0.1 / FRAME_SECONDS);
-    return out;
+    const from = Math.max(0, span.first - CALM_FRAMES);
+    const near = column.subarray(from, Math.min(track.count, span.last + 1 + CALM_FRAMES));
+    const out = new Float64Array(near.length);
+    smoothInto(out, near, CALM_FRAMES);
+    return (frame: number) => out[frame - from];
   };
   const level = calm(columns.levelDb);
-  const breath = calm(columns.breathDb);
-  const breathAt = (frame: number) => (Number.isNaN(breath[frame]) ? null : breath[frame]);
+  const breath = calm(columns.noiseToHarmonicDb);
+  const breathAt = (frame: number) => (Number.isNaN(breath(frame)) ? null : breath(frame));
   const centsReference = reference(cents);
   const breathReference = reference(breathAt);
   const levelBand = isSwell ? 2 * input.levelBandDb : input.levelBandDb;
@@ -89,7 +92,7 @@ export function measureHold(input: HoldInput): Hold {
       cause: 'level',
       frame: firstLasting(span, (frame) => {
         const wanted = input.wantedDbAt(frame);
-        return wanted === null || masked[frame] === 1 ? null : Math.abs(level[frame] - wanted) > levelBand;
+        return wanted === null || masked[frame] === 1 ? null : Math.abs(level(frame) - wanted) > levelBand;
       }),
     },
     ...slips

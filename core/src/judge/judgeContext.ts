@@ -1,6 +1,6 @@
 import { scoreOf, secondsPerBeat, type TimedItem } from '../exercise/index.ts';
 import type { NonPlayerSpan, FrameTrack } from '../hearing/index.ts';
-import { frameMask, roomAirDb } from '../tone/index.ts';
+import { frameMask, quietestRoom } from '../tone/index.ts';
 import type { TakeContext } from './takeContext.ts';
 import { TOLERANCES, type Tolerance } from './tolerances.ts';
 
@@ -14,8 +14,9 @@ export interface JudgeContext {
   score: TimedItem[];
   secondsPerBeat: number;
   tolerance: Tolerance;
-  /** The room's own noise in 2-8 kHz; null where no frame without pitch tells it. */
+  /** The room's own noise in 2-8 kHz, and of the whole band; null where nothing tells it. */
   roomAir: number | null;
+  roomLevelDb: number | null;
 }
 
 /** Puts together what every item of a take is judged by. `foreign`: spans that are not the player. */
@@ -24,6 +25,7 @@ export function createJudgeContext(
   context: TakeContext,
   foreign: readonly NonPlayerSpan[],
 ): JudgeContext {
+  const room = context.room ?? quietestRoom(track);
   return {
     track,
     context,
@@ -32,6 +34,7 @@ export function createJudgeContext(
     score: scoreOf(context.exercise),
     secondsPerBeat: secondsPerBeat(context.exercise),
     tolerance: TOLERANCES[context.toleranceId],
-    roomAir: roomAirDb(track),
+    roomAir: room?.airDb ?? null,
+    roomLevelDb: room?.levelDb ?? null,
   };
 }

@@ -19,6 +19,19 @@ function steadyMark({ dynamics }: NoteItem): number | null {
   return others.every((each) => each === first) ? first : null;
 }
 
+/**
+ * How much louder a note came than the one before, beyond what is written between them: at the change itself where hairpins meet,
+ * else by their means.
+ */
+function levelStep(before: JudgedNote, here: JudgedNote): number | null {
+  if (before.hairpin && here.hairpin) {
+    const [from, to] = [before.hairpin.end, here.hairpin.begin];
+    return to.playedDb - to.writtenDb - (from.playedDb - from.writtenDb);
+  }
+  const [from, to] = [before.measures.levelOffsetDb, here.measures.levelOffsetDb];
+  return from === null || to === null ? null : to - from;
+}
+
 /** How a note followed the one before: the change between them, and the evenness of the line. */
 export function measureLine(
   judging: JudgeContext,
@@ -28,15 +41,15 @@ export function measureLine(
 ): LineMeasures {
   const level = steadyMark(here.item);
   const even = level !== null && level === steadyMark(before.item);
-  const step = (name: 'levelDb' | 'brightness' | 'centsMean') => {
+  const step = (name: 'centroidHarmonics' | 'centsMean') => {
     const [from, to] = [before.measures[name], here.measures[name]];
     return !even || from === null || to === null ? null : to - from;
   };
   const isSamePitch = before.item.writtenMidi === here.item.writtenMidi;
   const slur = isSlurred ? measureSlur(judging.track, before.span, here.span, judging.masked) : null;
   return {
-    stepDb: step('levelDb'),
-    stepBrightness: step('brightness'),
+    stepDb: levelStep(before, here),
+    stepCentroidHarmonics: step('centroidHarmonics'),
     stepCents: step('centsMean'),
     // Where only the fingers change there is no way from one pitch to another.
     slurMs: isSamePitch ? null : (slur?.slurMs ?? null),

@@ -112,9 +112,11 @@ function judgeAir(
   index: number,
   zero: number,
 ): AirAnalysis {
-  const { track, roomAir, tolerance } = judging;
-  const measure = (item: number) => measureAir(track, ...airFrames(judging, found, item, zero), roomAir);
+  const { track, roomAir, roomLevelDb, tolerance, score } = judging;
+  const measure = (item: number) =>
+    measureAir(track, ...airFrames(judging, found, item, zero), roomAir, roomLevelDb);
   const air = measure(index);
+  const isAirOnly = score.every(({ item }) => item.kind !== 'note');
   const first = firstAir(judging, index);
   const reference = first === null ? null : measure(first);
   const plain: Finding =
@@ -127,7 +129,13 @@ function judgeAir(
     endSeconds: air?.endSeconds ?? null,
     measures: { airLevelDb: air?.airLevelDb ?? null },
     events: [],
-    verdict: decideVerdict(air ? [] : [{ kind: 'missed' }], plain, null, tolerance),
+    // Air that a microphone did not hear takes nothing from the note that grew out of it.
+    verdict: decideVerdict(
+      air ? [] : [{ kind: isAirOnly ? 'missed' : 'airUnheard' }],
+      plain,
+      null,
+      tolerance,
+    ),
   };
 }
 

@@ -3,14 +3,16 @@ import { FRAME_SECONDS } from '../hearing/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
 import { measureBend } from './bend.ts';
-import { colourSpan } from './colourSpan.ts';
+import { centroidSpanHarmonics } from './centroidSpan.ts';
+import { endsOnBeat } from './endsOnBeat.ts';
+import { readHairpin, type Hairpin } from './hairpin.ts';
 import { heardPartial } from './heardPartial.ts';
 import type { JudgeContext } from './judgeContext.ts';
 import { measureLanding } from './landing.ts';
 import { alignNote } from './alignNote.ts';
 import { profileOf } from './match.ts';
 import type { ItemMeasures, LineMeasures } from './measures.ts';
-import { measureNote } from './noteMeasures.ts';
+import { measureNote, NO_ENDS } from './noteMeasures.ts';
 import type { NoteTrack } from './noteTrack.ts';
 import { responseMs } from './response.ts';
 import { findStairs, peakOffsetBeats, wrongWayPercent, type Stair } from './swellMeasures.ts';
@@ -26,20 +28,18 @@ export interface JudgedNote {
   events: TakeEvent[];
   /** Partial of the fingered tube that sounded for most of it. */
   heardPartial: number | null;
+  /** Its hairpin beside its marks; null where none is written, or it cannot be told. */
+  hairpin: Hairpin | null;
+  /** Out of another note without a break. */
+  isSlurred: boolean;
 }
-
-const NO_ENDS = {
-  softEndCents: null,
-  loudEndCents: null,
-  bendWithLevel: null,
-  bendWithLevelR2: null,
-  colourShift: null,
-} satisfies Partial<ItemMeasures>;
 
 /** What a drone in the sound makes unknowable. */
 const NO_PITCH = {
   centsMean: null,
   centsSpread: null,
+  withinCents: null,
+  firstToLastCents: null,
   driftCentsPerSecond: null,
   ...NO_ENDS,
   vibratoHz: null,
@@ -54,7 +54,7 @@ const NO_PITCH = {
 
 export const NO_LINE: LineMeasures = {
   stepDb: null,
-  stepBrightness: null,
+  stepCentroidHarmonics: null,
   stepCents: null,
   slurMs: null,
   overshootCents: null,
@@ -64,15 +64,16 @@ export const NO_LINE: LineMeasures = {
 /** A slip this soon after the tone began is the partial it began on. */
 const FIRST_SECONDS = 0.06;
 
-/** Measures one note of a take in the span where it was found. `zero` is beat 0 on the take's clock. */
+/** Measures one note of a take, the item of this index, in the span where it was found. `zero` is beat 0 on the take's clock. */
 export function judgeNote(
   judging: JudgeContext,
-  timed: TimedItem<NoteItem>,
+  index: number,
   span: ToneSpan,
   zero: number | null,
   isSlurred: boolean,
 ): JudgedNote {
   const { track, context, secondsPerBeat, roomAir } = judging;
+  const timed = judging.score[index] as TimedItem<NoteItem>;
   const { item: note } = timed;
   const laid = alignNote(judging, timed, span, zero, isSlurred);
   const { target, history, holes, read, curve, zero: noteZero, error, hold } = laid;
@@ -80,23 +81,27 @@ export function judgeNote(
   const shape = shapeOf(note);
   const isSwell = shape !== 'steady';
   const stairs = isSwell ? findStairs(curve) : [];
+  const hairpin = shape === 'steady' ? null : readHairpin(curve, shape, secondsPerBeat);
   const turn = writtenTurnBeat(note);
+  const release = history.events.find((event) => event.type === 'release');
+  const endSeconds = release?.timeSeconds ?? span.last * FRAME_SECONDS;
   const first = slips.find(
     ({ type, timeSeconds }) => type !== 'squeak' && timeSeconds < span.first * FRAME_SECONDS + FIRST_SECONDS,
   );
   const measures: ItemMeasures = {
-    ...measureNote(read),
+    ...measureNote(read, { hasEnds: isSwell }),
     responseMs: isSlurred ? null : responseMs(track, span, target, history.airOnsetSeconds),
     onsetOffsetMs:
       zero === null ? null : 1000 * ((isSlurred ? span.first * FRAME_SECONDS : onsetSeconds) - noteZero),
+    endOffsetMs: endsOnBeat(judging, index)
+      ? 1000 * (endSeconds - (noteZero + note.lengthBeats * secondsPerBeat))
+      : null,
     firstPartial: first && 'to' in first ? first.to : null,
     ...measureLanding(track, span, onsetSeconds, target.targetHz),
     ...NO_LINE,
-    // A steady tone has no ends to compare.
-    ...(!isSwell && NO_ENDS),
     ...(note.bend && measureBend(track, span)),
     ...(note.judged?.includes('match') && { profileDb: profileOf(track, span) }),
-    ...(note.judged?.includes('colour') && { colourSpan: colourSpan(read) }),
+    ...(note.judged?.includes('colour') && { centroidSpanHarmonics: centroidSpanHarmonics(read) }),
     ...(context.droneSpoils && NO_PITCH),
     swellErrorDb: error?.rmsDb ?? null,
     levelOffsetDb: error?.offsetDb ?? null,
@@ -131,7 +136,17 @@ export function judgeNote(
     ...stairs.map((stair) => stairEvent(stair, noteZero, secondsPerBeat)),
   ].sort((a, b) => a.timeSeconds - b.timeSeconds);
   const sounding = note.bend ? target.partial : heardPartial(track, span, target.tubeHz);
-  return { item: note, span, onsetSeconds, read, measures, events, heardPartial: sounding };
+  return {
+    item: note,
+    span,
+    onsetSeconds,
+    read,
+    measures,
+    events,
+    heardPartial: sounding,
+    hairpin,
+    isSlurred,
+  };
 }
 
 function stairEvent({ fromBeat, toBeat, stepDb }: Stair, zero: number, secondsPerBeat: number): TakeEvent {

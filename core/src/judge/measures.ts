@@ -12,9 +12,9 @@ export interface SubtoneDepth {
   /** dB; + is softer. */
   softerDb: number;
   /** Brightness as a share of the full tone's. */
-  brightnessShare: number;
+  centroidShare: number;
   /** Noise against tone by itself; absent in older takes. */
-  breathDb?: number;
+  noiseToHarmonicDb?: number;
   kind: ToneKind;
 }
 

@@ -1,6 +1,14 @@
-import { isAlone, levelAtFraction, noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
+import {
+  isAlone,
+  levelAtFraction,
+  noteTarget,
+  shapeOf,
+  type NoteItem,
+  type TimedItem,
+} from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { hornById, isHighNote, nearestMidi, toWritten } from '../horn/index.ts';
+import type { PhraseLevel } from './phraseLevel.ts';
 import type { Finding } from './finding.ts';
 import type { Found } from './follow.ts';
 import { heardPartial } from './heardPartial.ts';
@@ -24,11 +32,14 @@ export function noteAnalysis(
   judging: JudgeContext,
   { item, startBeat, endBeat }: TimedItem<NoteItem>,
   index: number,
-  found: Found | null,
+  allFound: readonly (Found | null)[],
   judged: JudgedNote | null,
   zero: number,
+  phraseLevel: PhraseLevel | null,
 ): NoteAnalysis {
   const { context, tolerance, secondsPerBeat } = judging;
+  const found = allFound[index];
+  const before = index > 0 ? allFound[index - 1] : null;
   const verdictOf = (findings: readonly Finding[], plain: Finding): Verdict =>
     decideVerdict(findings, plain, item.judged, tolerance);
   const common = { kind: 'note', item: index, writtenMidi: item.writtenMidi } as const;
@@ -74,6 +85,18 @@ export function noteAnalysis(
     partial: noteTarget(context.exercise, item, context.hornId, context.a4Hz).partial,
     heardPartial: judged.heardPartial,
     breathHeard: events.some(({ type }) => type === 'breath'),
+    isJoined: isJoinedTo(judging, before, span),
+    airBeforeWasWritten: judging.score.at(index - 1)?.item.kind === 'air' && index > 0,
+    airWouldBeHeard: airWouldBeHeard(judging, judged),
+    usualSoftBreathDb: context.usualSoftBreathDb ?? null,
+    level: {
+      hairpin: judged.hairpin,
+      offsetDb: measures.levelOffsetDb,
+      phraseOffsetDb: phraseLevel?.offsetDb ?? 0,
+      isAlone: phraseLevel?.isAlone ?? true,
+      isFlat: phraseLevel?.isFlat ?? false,
+      scale: context.scale,
+    },
   });
   const plain = plainFinding(item, measures);
   return {
@@ -91,18 +114,50 @@ export function noteAnalysis(
 
 /** What there is to say of a note where nothing stood out: by what it was asked for. */
 function plainFinding(item: NoteItem, measures: ItemMeasures): Finding {
-  const { bendRangeCents, colourSpan, matchDb, matchCents, subtone } = measures;
+  if (measures.centsMean === null && measures.levelDb === null) return { kind: 'tooShort' };
+  const { bendRangeCents, centroidSpanHarmonics, matchDb, matchCents, subtone } = measures;
   if (typeof bendRangeCents === 'number') return { kind: 'bent', cents: bendRangeCents };
   const swing = plainVibrato(item, measures);
   if (swing) return swing;
   if (subtone) return { kind: 'subtone', airierDb: subtone.airierDb, softerDb: subtone.softerDb };
   if (typeof matchDb === 'number' && typeof matchCents === 'number')
     return { kind: 'matched', db: matchDb, cents: matchCents };
-  if (typeof colourSpan === 'number')
-    return { kind: 'colourMoved', harmonics: colourSpan, spreadCents: measures.centsSpread ?? 0 };
+  if (typeof centroidSpanHarmonics === 'number')
+    return { kind: 'colourMoved', harmonics: centroidSpanHarmonics, spreadCents: measures.centsSpread ?? 0 };
   if (item.open && measures.holdSeconds !== null && measures.holdCause !== null)
     return { kind: 'held', seconds: measures.holdSeconds, cause: measures.holdCause };
-  return { kind: 'even', errorDb: measures.swellErrorDb ?? 0, spreadCents: measures.centsSpread ?? 0 };
+  if (item.tone === 'subtone') return { kind: 'noFullTone' };
+  const withinCents = measures.withinCents ?? 0;
+  if (shapeOf(item) !== 'steady' && measures.endToEndCents !== null)
+    return { kind: 'evenSwell', cents: measures.endToEndCents, withinCents };
+  return { kind: 'even', errorDb: measures.swellErrorDb ?? 0, withinCents };
+}
+
+/** A note that follows the one before within this has no break before it. */
+const BREAK_FRAMES = Math.round(0.04 / FRAME_SECONDS);
+/** The tongue takes at least so much of the level away for a moment. */
+const DIP_DB = 4;
+
+/** Whether the sound went on without a break from the tone before into this one. */
+function isJoinedTo(
+  { track: { columns } }: JudgeContext,
+  before: Found | null,
+  { first }: { first: number },
+): boolean {
+  if (!before || first - before.span.last > BREAK_FRAMES) return false;
+  const around = columns.levelDb.subarray(Math.max(0, first - 8), first + 8);
+  const beside = [first - 15, first + 15].map((frame) => columns.levelDb[frame]);
+  return Math.min(...around) > Math.min(...beside) - DIP_DB;
+}
+
+/** Air under a tone by this much is still told from the room. */
+const AIR_UNDER_TONE_DB = 26;
+
+/** Whether air before a note would have been heard in this room, had any gone. */
+function airWouldBeHeard({ roomLevelDb }: JudgeContext, { measures }: JudgedNote): boolean {
+  return (
+    roomLevelDb !== null && measures.levelDb !== null && measures.levelDb - AIR_UNDER_TONE_DB > roomLevelDb
+  );
 }
 
 /** How long it held is what an open note is about, whatever else stood out. */

@@ -1,9 +1,11 @@
 import { shapeOf, type NoteItem } from '../exercise/index.ts';
+import { BEYOND_BAND_DB, levelFindings, type NoteLevel } from './levelFindings.ts';
+import { restartFindings } from './restarts.ts';
 import type { Finding } from './finding.ts';
 import type { ItemMeasures } from './measures.ts';
 import type { TakeEvent } from './takeEvent.ts';
 import type { Tolerance } from './tolerances.ts';
-import { vibratoFindings } from './vibratoAsked.ts';
+import { isVibrato, vibratoFindings } from './vibratoAsked.ts';
 
 /** A peak this far from its beat is heard as early or late. */
 const PEAK_BEATS = 0.3;
@@ -17,7 +19,15 @@ const SLOW_SLUR_MS = 120;
 /** First instants are rougher than what follows: this much wider than the pitch band. */
 const LANDING_BANDS = 2.5;
 const OVERSHOOT_BANDS = 3;
-const STEP_BANDS = 1;
+/** Air goes long before a subtone: that is how it is done. */
+const SUBTONE_AIR_MS = 800;
+/** More of its time than this a hairpin must not go the other way. */
+const WRONG_WAY_PERCENT = 5;
+/** Noise against tone at a soft end: from here on more breath than is wanted, and so much more than this player's usual. */
+const AIRY_DB = -6;
+const AIRIER_DB = 6;
+/** A tone that sinks or rises by this at its end has no end. */
+const END_SAG_CENTS = 25;
 /** A bend that comes this near to what is written is as written. */
 const BEND_SHARE = 0.85;
 /** Colour that moves by less than this share of its own middle is heard as one colour. */
@@ -45,6 +55,13 @@ export interface NoteHeard {
   heardPartial: number | null;
   /** Air was drawn in its hole. */
   breathHeard: boolean;
+  /** The sound went on out of the note before without a break, however it is written. */
+  isJoined: boolean;
+  airBeforeWasWritten: boolean;
+  /** Air before it would have been heard, had there been any. */
+  airWouldBeHeard: boolean;
+  usualSoftBreathDb: number | null;
+  level: NoteLevel;
 }
 
 /** Everything that stood out in one note, in no order. */
@@ -61,6 +78,7 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   } = heard;
   const found: Finding[] = [];
   const isSteady = shapeOf(note) === 'steady';
+  const isSubtone = note.tone === 'subtone';
   const since = (time: number) => time - onsetSeconds;
 
   const end = events.find((event) => event.type === 'end');
@@ -96,8 +114,13 @@ export function noteFindings(heard: NoteHeard): Finding[] {
     found.push({ kind: 'overshoot', cents: m.overshootCents });
   if (m.squawkMs) found.push({ kind: 'squawk', ms: m.squawkMs });
   if (m.firstPartial !== null) found.push({ kind: 'firstPartial', partial: m.firstPartial });
-  else if (m.responseMs !== null && m.responseMs > tolerance.responseMs)
+  else if (m.responseMs !== null && m.responseMs > (isSubtone ? SUBTONE_AIR_MS : tolerance.responseMs))
     found.push({ kind: 'response', ms: m.responseMs });
+  if (isSubtone && note.attack === 'breath' && m.responseMs === null)
+    if (!heard.airBeforeWasWritten && heard.airWouldBeHeard) found.push({ kind: 'byTongue' });
+  if (note.attack === 'tongued' && heard.isJoined) found.push({ kind: 'notTongued' });
+  found.push(...levelFindings(heard.level, tolerance), ...restartFindings(m, tolerance));
+  found.push(...endFindings(heard, found));
   if (m.onsetOffsetMs !== null && Math.abs(m.onsetOffsetMs) > tolerance.onsetMs)
     found.push({ kind: 'beat', ms: m.onsetOffsetMs });
   const stair = events.find((event) => event.type === 'stair');
@@ -110,15 +133,35 @@ export function noteFindings(heard: NoteHeard): Finding[] {
     });
   found.push(...askedFindings(note, m, tolerance));
   // What is meant to swing does not wander.
-  const swings = note.vibrato !== undefined && note.vibrato !== 'off';
+  const swings = note.vibrato === undefined ? isVibrato(m) : note.vibrato !== 'off';
   found.push(...pitchFindings(m, tolerance, isSteady && !swings, note.attack === 'slurred'));
   if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > PEAK_BEATS)
     found.push({ kind: 'peak', beats: m.peakOffsetBeats });
   if (m.swellErrorDb !== null && m.swellErrorDb > tolerance.swellErrorDb)
     found.push({ kind: isSteady ? 'unsteady' : 'swellError', db: m.swellErrorDb });
-  if (m.stepDb !== null && Math.abs(m.stepDb) > STEP_BANDS * tolerance.swellErrorDb)
-    found.push({ kind: 'step', db: m.stepDb });
+  const stepBand = tolerance.swellErrorDb + (heard.level.hairpin ? BEYOND_BAND_DB : 0);
+  if (m.stepDb !== null && Math.abs(m.stepDb) > stepBand) found.push({ kind: 'step', db: m.stepDb });
+  if (m.wrongWayPercent !== null && m.wrongWayPercent > WRONG_WAY_PERCENT)
+    found.push({ kind: 'wrongWay', percent: m.wrongWayPercent });
+  const airy = Math.min(AIRY_DB, (heard.usualSoftBreathDb ?? Infinity) + AIRIER_DB);
+  if (!isSteady && m.softEndBreathDb !== null && m.softEndBreathDb > airy)
+    found.push({ kind: 'airySoftEnd', db: m.softEndBreathDb });
   return found;
+}
+
+/** How a note ended where its end counts: on its beat, and at once. */
+function endFindings(
+  { note, measures: m, events, tolerance }: NoteHeard,
+  found: readonly Finding[],
+): Finding[] {
+  if (m.endOffsetMs === null || found.some(({ kind }) => kind === 'short')) return [];
+  const ends: Finding[] = [];
+  if (Math.abs(m.endOffsetMs) > tolerance.endMs) ends.push({ kind: 'endBeat', ms: m.endOffsetMs });
+  const release = events.find((event) => event.type === 'release');
+  const fades = note.dynamics.at(-1)?.mark === 'pp' || note.dynamics.at(-1)?.mark === 'ppp';
+  if (release?.type === 'release' && !release.clean && !fades && (release.sagCents ?? 0) > END_SAG_CENTS)
+    ends.push({ kind: 'endSags', cents: release.sagCents ?? 0 });
+  return ends;
 }
 
 /** Another partial than the written one, if one sounded. */
@@ -145,9 +188,13 @@ function askedFindings(note: NoteItem, m: ItemMeasures, { pitchCents }: Toleranc
     const back = m.bendBackCents ?? 0;
     if (Math.abs(back) > LANDING_BANDS * pitchCents) found.push({ kind: 'bendBack', cents: back });
   }
-  if (note.judged?.includes('colour') && m.colourSpan !== null && m.colourSpan !== undefined)
-    if (m.colourSpan < COLOUR_SHARE * (m.brightness ?? 0))
-      found.push({ kind: 'colourStill', harmonics: m.colourSpan });
+  if (
+    note.judged?.includes('colour') &&
+    m.centroidSpanHarmonics !== null &&
+    m.centroidSpanHarmonics !== undefined
+  )
+    if (m.centroidSpanHarmonics < COLOUR_SHARE * (m.centroidHarmonics ?? 0))
+      found.push({ kind: 'colourStill', harmonics: m.centroidSpanHarmonics });
   return found;
 }
 
@@ -173,7 +220,9 @@ function pitchFindings(
     Math.abs(landingCents - centsMean) > LANDING_BANDS * pitchCents
   )
     found.push({ kind: 'landing', cents: landingCents });
-  if (isSteady && m.centsSpread !== null && m.centsSpread > pitchCents)
+  const { firstToLastCents: drift } = m;
+  if (isSteady && drift !== null && Math.abs(drift) > pitchCents) found.push({ kind: 'drift', cents: drift });
+  else if (isSteady && m.centsSpread !== null && m.centsSpread > pitchCents)
     found.push({ kind: 'wander', cents: m.centsSpread });
   return found;
 }

@@ -1,4 +1,4 @@
-import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { centsBetween, type PitchTarget } from '../horn/index.ts';
 import { partialOf, type ToneSpan } from '../tone/index.ts';
 
@@ -18,11 +18,25 @@ export interface NoteTrack {
   /** dBFS; NaN under a metronome click. */
   levelDb: Float64Array;
   /** Mean harmonic number and breath in dB; NaN without pitch. */
-  brightness: Float64Array;
-  breathDb: Float64Array;
+  centroidHarmonics: Float64Array;
+  noiseToHarmonicDb: Float64Array;
 }
 
-/** Reads the steady part of a tone. Arrays are empty where the tone is shorter than 0.3 s. */
+/** A note shorter than this is read in its middle half, if that is long enough to have a pitch. */
+const SHORT_FRAMES = Math.round(0.45 / FRAME_SECONDS);
+const LEAST_FRAMES = Math.round(0.08 / FRAME_SECONDS);
+
+/** First frame and number of frames of the steady part; of a short note its middle half, or nothing under 80 ms. */
+function steadyPart({ first, last }: ToneSpan, isSlurred: boolean): { first: number; length: number } {
+  const frames = last - first + 1;
+  const edge = isSlurred ? SLURRED_FRAMES : EDGE_FRAMES;
+  const length = frames - edge - EDGE_FRAMES;
+  if (frames >= SHORT_FRAMES && length >= LEAST_FRAMES) return { first: first + edge, length };
+  const middle = Math.floor(frames / 2);
+  return { first: first + Math.ceil(frames / 4), length: middle < LEAST_FRAMES ? 0 : middle };
+}
+
+/** Reads the steady part of a tone. Arrays are empty where the tone is shorter than 0.16 s. */
 export function readNote(
   track: FrameTrack,
   span: ToneSpan,
@@ -30,22 +44,25 @@ export function readNote(
   masked: Uint8Array,
   isSlurred = false,
 ): NoteTrack {
-  const first = span.first + (isSlurred ? SLURRED_FRAMES : EDGE_FRAMES);
-  const length = Math.max(0, span.last - EDGE_FRAMES - first + 1);
+  const { first, length } = steadyPart(span, isSlurred);
   const { columns } = track;
   const onPartial = (f0Hz: number) => partialOf(f0Hz, target.tubeHz) === target.partial;
-  const value = (i: number, read: (frame: number) => number) =>
-    masked[first + i] === 1 ? Number.NaN : read(first + i);
-  const fill = (read: (frame: number) => number) => Float64Array.from({ length }, (_, i) => value(i, read));
+  const read = (column: Float32Array) => {
+    const out = new Float64Array(column.subarray(first, first + length));
+    for (let i = 0; i < length; i++) if (masked[first + i] === 1) out[i] = Number.NaN;
+    return out;
+  };
+  const cents = read(columns.f0Hz);
+  for (let i = 0; i < length; i++)
+    cents[i] = cents[i] > 0 && onPartial(cents[i]) ? centsBetween(cents[i], target.targetHz) : Number.NaN;
+  const timeSeconds = new Float64Array(length);
+  for (let i = 0; i < length; i++) timeSeconds[i] = (first + i) * FRAME_SECONDS;
   return {
-    timeSeconds: Float64Array.from({ length }, (_, i) => (first + i) * FRAME_SECONDS),
-    cents: fill((frame) => {
-      const f0Hz = columnValue(columns.f0Hz, frame);
-      return f0Hz !== null && onPartial(f0Hz) ? centsBetween(f0Hz, target.targetHz) : Number.NaN;
-    }),
-    levelDb: fill((frame) => columns.levelDb[frame]),
-    brightness: fill((frame) => columns.brightness[frame]),
-    breathDb: fill((frame) => columns.breathDb[frame]),
+    timeSeconds,
+    cents,
+    levelDb: read(columns.levelDb),
+    centroidHarmonics: read(columns.centroidHarmonics),
+    noiseToHarmonicDb: read(columns.noiseToHarmonicDb),
   };
 }
 
@@ -57,12 +74,15 @@ export function joinNotes(notes: readonly NoteTrack[]): NoteTrack {
     timeSeconds: join((note) => note.timeSeconds),
     cents: join((note) => note.cents),
     levelDb: join((note) => note.levelDb),
-    brightness: join((note) => note.brightness),
-    breathDb: join((note) => note.breathDb),
+    centroidHarmonics: join((note) => note.centroidHarmonics),
+    noiseToHarmonicDb: join((note) => note.noiseToHarmonicDb),
   };
 }
 
 /** The values that may be used. */
 export function present(values: Float64Array): Float64Array {
-  return values.filter((value) => !Number.isNaN(value));
+  const out = new Float64Array(values.length);
+  let count = 0;
+  for (const value of values) if (!Number.isNaN(value)) out[count++] = value;
+  return out.subarray(0, count);
 }

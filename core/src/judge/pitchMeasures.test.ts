@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
 import { measureNote } from './noteMeasures.ts';
 import { readNote, type NoteTrack } from './noteTrack.ts';
-import { bendWithLevel, centsAtEnd, centsOverall, dynamicSpanDb } from './pitchMeasures.ts';
+import { pitchSlopeCentsPer10Db, centsAtEnd, centsOverall, dynamicSpanDb } from './pitchMeasures.ts';
 
 const FRAMES = 800;
 
@@ -12,8 +12,8 @@ function noteOf(cents: (i: number) => number, levelDb: (i: number) => number): N
     timeSeconds: column((i) => i / 100),
     cents: column(cents),
     levelDb: column(levelDb),
-    brightness: column((i) => 3 + levelDb(i) / 20),
-    breathDb: column(() => -20),
+    centroidHarmonics: column((i) => 3 + levelDb(i) / 20),
+    noiseToHarmonicDb: column(() => -20),
   };
 }
 
@@ -26,7 +26,11 @@ describe('cents over the steady part', () => {
     expect(centsMean).toBe(0);
     // -2..2 in equal parts: the 16th percentile is -2 and the 84th 2.
     expect(centsSpread).toBe(2);
-    expect(centsOverall(noteOf(() => Number.NaN, swell))).toEqual({ centsMean: null, centsSpread: null });
+    expect(centsOverall(noteOf(() => Number.NaN, swell))).toEqual({
+      centsMean: null,
+      centsSpread: null,
+      withinCents: null,
+    });
   });
 });
 
@@ -48,42 +52,42 @@ describe('the two ends', () => {
   });
 });
 
-describe('bendWithLevel', () => {
+describe('pitchSlopeCentsPer10Db', () => {
   it('is the slope in cents per 10 dB, with how much it explains', () => {
-    const bend = bendWithLevel(noteOf((i) => -0.9 * (swell(i) + 30), swell));
-    expect(bend.bendWithLevel).toBeCloseTo(-9, 1);
-    expect(bend.bendWithLevelR2).toBeGreaterThan(0.99);
+    const bend = pitchSlopeCentsPer10Db(noteOf((i) => -0.9 * (swell(i) + 30), swell));
+    expect(bend.pitchSlopeCentsPer10Db).toBeCloseTo(-9, 1);
+    expect(bend.pitchSlopeR2).toBeGreaterThan(0.99);
   });
 
   it('explains nothing where pitch goes its own way', () => {
-    const bend = bendWithLevel(noteOf((i) => (i < FRAMES / 2 ? 12 : -12), swell));
-    expect(Math.abs(bend.bendWithLevel ?? 99)).toBeLessThan(3);
-    expect(bend.bendWithLevelR2).toBeLessThan(0.2);
+    const bend = pitchSlopeCentsPer10Db(noteOf((i) => (i < FRAMES / 2 ? 12 : -12), swell));
+    expect(Math.abs(bend.pitchSlopeCentsPer10Db ?? 99)).toBeLessThan(3);
+    expect(bend.pitchSlopeR2).toBeLessThan(0.2);
   });
 
   it('has no answer where the level hardly moves', () => {
     expect(
-      bendWithLevel(
+      pitchSlopeCentsPer10Db(
         noteOf(
           (i) => i / 50,
           (i) => -30 + i / 400,
         ),
       ),
-    ).toEqual({ bendWithLevel: null, bendWithLevelR2: null });
+    ).toEqual({ pitchSlopeCentsPer10Db: null, pitchSlopeR2: null });
     expect(dynamicSpanDb(noteOf(() => 0, swell))).toBeCloseTo(18, 1);
   });
 });
 
 it('measures a note of which nothing was written', () => {
-  // A tenth of a cent a frame is 10 cents/s; brightness is built to move 0.5 per 10 dB.
+  // A tenth of a cent a frame is 10 cents/s; centroidHarmonics is built to move 0.5 per 10 dB.
   const measures = measureNote(noteOf((i) => i / 10, swell));
   expect(measures.driftCentsPerSecond).toBeCloseTo(10, 6);
-  expect(measures.colourShift).toBeCloseTo(0.5, 3);
+  expect(measures.centroidSlopeHarmonicsPer10Db).toBeCloseTo(0.5, 3);
   expect(measures.levelDb).toBeCloseTo(-30, 1);
   // Level is spread evenly over 20 dB: the 16-84 half-width of that is 0.34 of it.
   expect(measures.levelSpreadDb).toBeCloseTo(6.8, 1);
   expect(measures.levelDriftDbPerSecond).toBeCloseTo(0, 1);
-  expect(measures.breathDb).toBe(-20);
+  expect(measures.noiseToHarmonicDb).toBe(-20);
 });
 
 describe('the steady part', () => {

@@ -1,5 +1,5 @@
 import { FRAME_SECONDS } from '../hearing/index.ts';
-import { halfWidth16to84, median, percentile, smoothInto, theilSen } from '../stats/index.ts';
+import { median, percentile, percentiles, smoothInto, theilSen } from '../stats/index.ts';
 import type { NoteMeasures } from './measures.ts';
 import { present, type NoteTrack } from './noteTrack.ts';
 
@@ -7,10 +7,42 @@ const END_WITHIN_DB = 3;
 const SMOOTHING_FRAMES = Math.round(0.25 / FRAME_SECONDS);
 const LEAST_SPAN_DB = 6;
 
-/** centsMean and centsSpread: median and 16-84 half-width of cents over the steady part. Null where no frame counts. */
-export function centsOverall({ cents }: NoteTrack): { centsMean: number | null; centsSpread: number | null } {
+/**
+ * centsMean and centsSpread: median and 16-84 half-width of cents over the steady part; withinCents: the distance from the target that
+ * holds for 95 % of it. Null where no frame counts.
+ */
+export function centsOverall({
+  cents,
+}: NoteTrack): Pick<NoteMeasures, 'centsMean' | 'centsSpread' | 'withinCents'> {
   const values = present(cents);
-  return { centsMean: median(values), centsSpread: halfWidth16to84(values) };
+  const [low, centsMean, high] = percentiles(values, [16, 50, 84]);
+  return {
+    centsMean,
+    centsSpread: low === null || high === null ? null : (high - low) / 2,
+    withinCents: percentile(values.map(Math.abs), 95),
+  };
+}
+
+const THIRDS_SECONDS = 1.5;
+
+/** firstToLastCents: median cents of the last third less those of the first. Null under 1.5 s of steady part, or without pitch in either. */
+export function firstToLastCents({ cents }: NoteTrack): number | null {
+  if (cents.length * FRAME_SECONDS < THIRDS_SECONDS) return null;
+  const third = Math.floor(cents.length / 3);
+  const first = median(present(cents.subarray(0, third)));
+  const last = median(present(cents.subarray(cents.length - third)));
+  return first === null || last === null ? null : last - first;
+}
+
+/** softEndBreathDb: median noise against tone of the frames within 3 dB of the 5th percentile of level. Null where none has a pitch. */
+export function softEndBreathDb({ noiseToHarmonicDb, levelDb }: NoteTrack): number | null {
+  const edge = percentile(present(levelDb), 5);
+  if (edge === null) return null;
+  return median(
+    noiseToHarmonicDb.filter(
+      (value, i) => !Number.isNaN(value) && Math.abs(levelDb[i] - edge) <= END_WITHIN_DB,
+    ),
+  );
 }
 
 /**
@@ -44,15 +76,20 @@ function againstLevel(note: NoteTrack, column: Float64Array): { per10Db: number;
   return fit && { per10Db: 10 * fit.slope, r2: fit.r2 };
 }
 
-/** bendWithLevel: cents per 10 dB louder, and the share of the variance it explains. Null under 6 dB of span. */
-export function bendWithLevel(note: NoteTrack): Pick<NoteMeasures, 'bendWithLevel' | 'bendWithLevelR2'> {
+/** pitchSlopeCentsPer10Db: cents per 10 dB louder, and the share of the variance it explains. Null under 6 dB of span. */
+export function pitchSlopeCentsPer10Db(
+  note: NoteTrack,
+): Pick<NoteMeasures, 'pitchSlopeCentsPer10Db' | 'pitchSlopeR2'> {
   const fit = againstLevel(note, note.cents);
-  return { bendWithLevel: fit?.per10Db ?? null, bendWithLevelR2: fit?.r2 ?? null };
+  return { pitchSlopeCentsPer10Db: fit?.per10Db ?? null, pitchSlopeR2: fit?.r2 ?? null };
 }
 
-/** colourShift: harmonic numbers per 10 dB louder. Null under 6 dB of span. */
-export function colourShift(note: NoteTrack): number | null {
-  return againstLevel(note, note.brightness)?.per10Db ?? null;
+/** What loudness alone does to the colour where nothing is known of a horn, in harmonic numbers per 10 dB: middling notes of the bench. */
+export const USUAL_COLOUR_SLOPE = 0.5;
+
+/** centroidSlopeHarmonicsPer10Db: harmonic numbers per 10 dB louder. Null under 6 dB of span. */
+export function centroidSlopeHarmonicsPer10Db(note: NoteTrack): number | null {
+  return againstLevel(note, note.centroidHarmonics)?.per10Db ?? null;
 }
 
 /** Robust slope of a column over time, per second; null with fewer than three values. */

@@ -27,10 +27,10 @@ it('counts what was played, played high and played loud, by the note that is wri
   append(track, 86, 'p', 4);
   append(track, 98, 'ff', 1);
   append(track, 60, 'ff', 5);
-  const strain = playingLoadOf(track, { hornId: 'tenor', a4Hz: 440, scale: DEFAULT_SCALE });
-  expect(strain.playedSeconds).toBeCloseTo(13, 6);
-  expect(strain.highSeconds).toBeCloseTo(5, 6);
-  expect(strain.loudSeconds).toBeCloseTo(6, 6);
+  const playingLoad = playingLoadOf(track, { hornId: 'tenor', a4Hz: 440, scale: DEFAULT_SCALE });
+  expect(playingLoad.playedSeconds).toBeCloseTo(13, 6);
+  expect(playingLoad.highSeconds).toBeCloseTo(5, 6);
+  expect(playingLoad.loudSeconds).toBeCloseTo(6, 6);
 });
 
 it('tells ear and throat anew each day, the rest once, and only where it applies', () => {

@@ -60,7 +60,9 @@ describe('whatever the stand-in plays', () => {
       // The stand-in's attack takes 30 ms; its onset is half-way up.
       expect(Math.abs(onset - truth.toneOnsetSeconds - 0.015)).toBeLessThan(0.012);
       const { responseMs } = analysis.measures;
-      if (responseMs !== null) expect(Math.abs(responseMs - profile.responseMs)).toBeLessThan(20);
+      // Air shorter than the window it is heard through is read as long as that.
+      if (responseMs !== null)
+        expect(Math.abs(responseMs - Math.max(40, profile.responseMs))).toBeLessThan(20);
 
       // The true median over the steady part, jumps left out. A listener notices 5 cents; 1.5 are allowed.
       const { targetHz } = pitchTarget(

@@ -1,6 +1,8 @@
 import type { TakeAnalysis } from './analyseTake.ts';
 import type { Advice } from './advice.ts';
+import { adviceInPlace, type AdvicePlace } from './adviceInPlace.ts';
 import { isNeutral, type Finding } from './finding.ts';
+import { countNotes } from './wholeTake.ts';
 import { rankFindings } from './verdict.ts';
 
 /** What a whole round comes to. */
@@ -14,7 +16,12 @@ export interface RoundVerdict {
 }
 
 /** The verdict over the phrases of a round: what recurs counts before what was worst once. */
-export function judgeRound(phrases: readonly Pick<TakeAnalysis, 'items'>[]): RoundVerdict {
+export function judgeRound(
+  phrases: readonly Pick<TakeAnalysis, 'items'>[],
+  place: Omit<AdvicePlace, 'note'>,
+): RoundVerdict {
+  const counts = phrases.map(({ items }) => countNotes(items));
+  const sum = (name: 'judged' | 'asWritten') => counts.reduce((all, each) => all + each[name], 0);
   const judged = phrases.flatMap(({ items }) => items).filter(({ verdict }) => verdict !== null);
   const stood = judged.flatMap(({ verdict }) =>
     (verdict?.findings ?? []).filter((finding) => !isNeutral(finding)),
@@ -24,9 +31,9 @@ export function judgeRound(phrases: readonly Pick<TakeAnalysis, 'items'>[]): Rou
     stood.filter(({ kind }) => kind === finding.kind).length;
   const most = weighed.toSorted((a, b) => count(b) - count(a) || b.weight - a.weight).at(0);
   return {
-    judged: judged.length,
-    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isNeutral)).length,
+    judged: sum('judged'),
+    asWritten: sum('asWritten'),
     recurring: most ? { count: count(most), finding: most.finding } : null,
-    advice: most?.advice ?? 'moveOn',
+    advice: adviceInPlace(most?.advice ?? 'moveOn', { ...place, note: null }),
   };
 }

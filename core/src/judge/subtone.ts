@@ -14,36 +14,38 @@ export interface SubtoneWindow {
 
 export const SUBTONE_WINDOW: SubtoneWindow = {
   leastAirierDb: 6,
-  mostBreathDb: -1,
+  mostBreathDb: -3,
   softerDb: [3, 24],
-  mostBrightness: 0.8,
+  mostBrightness: 0.9,
 };
 
-type Tone = Pick<NoteMeasures, 'breathDb' | 'levelDb' | 'brightness'>;
+/** What a subtone is held against. */
+export type FullTone = Tone;
+
+type Tone = Pick<NoteMeasures, 'noiseToHarmonicDb' | 'levelDb' | 'centroidHarmonics'>;
 
 /** Null where the breath, the level or the colour of either is not known. */
 export function subtoneDepth(tone: Tone, full: Tone, window: SubtoneWindow): SubtoneDepth | null {
-  const { breathDb, levelDb, brightness } = tone;
-  if (breathDb === null || levelDb === null || brightness === null) return null;
-  if (full.breathDb === null || full.levelDb === null || full.brightness === null) return null;
+  const { noiseToHarmonicDb, levelDb, centroidHarmonics } = tone;
+  if (noiseToHarmonicDb === null || levelDb === null || centroidHarmonics === null) return null;
+  if (full.noiseToHarmonicDb === null || full.levelDb === null || full.centroidHarmonics === null)
+    return null;
   const depth = {
-    airierDb: breathDb - full.breathDb,
+    airierDb: noiseToHarmonicDb - full.noiseToHarmonicDb,
     softerDb: full.levelDb - levelDb,
-    brightnessShare: brightness / full.brightness,
+    centroidShare: centroidHarmonics / full.centroidHarmonics,
   };
-  return { ...depth, breathDb, kind: kindOf(depth, breathDb, window) };
+  return { ...depth, noiseToHarmonicDb, kind: kindOf(depth, noiseToHarmonicDb, window) };
 }
 
 function kindOf(
-  { airierDb, softerDb, brightnessShare }: Omit<SubtoneDepth, 'kind' | 'breathDb'>,
-  breathDb: number,
+  { airierDb, softerDb, centroidShare }: Omit<SubtoneDepth, 'kind' | 'noiseToHarmonicDb'>,
+  noiseToHarmonicDb: number,
   window: SubtoneWindow,
 ): ToneKind {
   const [least, most] = window.softerDb;
   const isAiry = airierDb >= window.leastAirierDb;
   if (!isAiry && softerDb < least) return 'full';
-  const isTone = breathDb <= window.mostBreathDb && softerDb <= most;
-  return isAiry && isTone && softerDb >= least && brightnessShare <= window.mostBrightness
-    ? 'subtone'
-    : 'weak';
+  const isTone = noiseToHarmonicDb <= window.mostBreathDb && softerDb <= most;
+  return isAiry && isTone && softerDb >= least && centroidShare <= window.mostBrightness ? 'subtone' : 'weak';
 }

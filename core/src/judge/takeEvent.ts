@@ -23,7 +23,7 @@ export type TakeEvent =
   | { type: 'breath'; timeSeconds: number }
   | { type: 'stair'; timeSeconds: number; lengthSeconds: number; stepDb: number }
   | { type: 'degrade'; timeSeconds: number; cause: HoldCause }
-  | { type: 'release'; timeSeconds: number; clean: boolean; sagCents: number }
+  | { type: 'release'; timeSeconds: number; clean: boolean; sagCents: number | null }
   | { type: 'end'; timeSeconds: number };
 
 /** What any tone tells by itself. */
@@ -36,7 +36,7 @@ export interface ToneHistory {
 }
 
 /**
- * Onsets, slips, gaps, release and end of a tone; events not in order. `roomAir` is the track's `roomAirDb`, `foreign`
+ * Onsets, slips, gaps, release and end of a tone; events not in order. `roomAir` is the room's own noise, `foreign`
  * what is not the player: nothing is said of what it touches. No decay of the room is known yet: 0 s.
  */
 export function readHistory(

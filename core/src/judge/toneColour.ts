@@ -4,15 +4,15 @@ import { median } from '../stats/index.ts';
 /** The colour of a sound over all its frames with a pitch; null where there is no answer. */
 export interface ToneColour {
   /** Median harmonic number. */
-  brightness: number | null;
-  breathDb: number | null;
+  centroidHarmonics: number | null;
+  noiseToHarmonicDb: number | null;
   /** Harmonics 1-12 against the loudest of them, in dB; empty where they were not kept. */
   harmonicsDb: (number | null)[];
 }
 
 const HARMONICS = 12;
 
-/** Medians, so that beginnings and ends do not tell; brightness and harmonics are compared on one pitch only. */
+/** Medians, so that beginnings and ends do not tell; centroidHarmonics and harmonics are compared on one pitch only. */
 export function toneColour(columns: FrameColumns): ToneColour {
   const voiced: number[] = [];
   columns.f0Hz.forEach((hz, i) => {
@@ -24,8 +24,8 @@ export function toneColour(columns: FrameColumns): ToneColour {
   );
   const loudest = Math.max(...levels.map((level) => level ?? -Infinity));
   return {
-    brightness: of(columns.brightness),
-    breathDb: of(columns.breathDb),
+    centroidHarmonics: of(columns.centroidHarmonics),
+    noiseToHarmonicDb: of(columns.noiseToHarmonicDb),
     harmonicsDb: Number.isFinite(loudest)
       ? levels.map((level) => (level === null ? null : level - loudest))
       : [],

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { buildSwell, notesOf, scoreOf, type Judged } from '../exercise/index.ts';
+import { buildSwell, DEFAULT_SCALE, notesOf, scoreOf, type Judged } from '../exercise/index.ts';
 import { writtenMidi } from '../horn/index.ts';
 import { NO_LINE } from './judgeNote.ts';
 import type { ItemMeasures } from './measures.ts';
@@ -11,23 +11,30 @@ import type { TakeEvent } from './takeEvent.ts';
 const good: ItemMeasures = {
   ...NO_LINE,
   onsetOffsetMs: null,
+  endOffsetMs: null,
   firstPartial: null,
   landingCents: 2,
   settleMs: 0,
   responseMs: null,
   centsMean: 1,
   centsSpread: 4,
+  withinCents: 7,
+  firstToLastCents: 1,
+  endToEndCents: -10,
+  softestDb: -40,
+  peakDb: -20,
+  softEndBreathDb: -18,
   softEndCents: 6,
   loudEndCents: -4,
-  bendWithLevel: -5,
-  bendWithLevelR2: 0.9,
+  pitchSlopeCentsPer10Db: -5,
+  pitchSlopeR2: 0.9,
   driftCentsPerSecond: 0,
   levelDb: -30,
   levelSpreadDb: 6,
   levelDriftDbPerSecond: 0,
-  brightness: 3,
-  breathDb: -25,
-  colourShift: 0.4,
+  centroidHarmonics: 3,
+  noiseToHarmonicDb: -25,
+  centroidSlopeHarmonicsPer10Db: 0.4,
   vibratoHz: null,
   vibratoCents: null,
   vibratoRegularity: null,
@@ -61,8 +68,9 @@ function verdict(
     start: 'countIn',
   });
   const measures = { ...good, ...change };
+  const note = notesOf(scoreOf(exercise))[0].item;
   const findings = noteFindings({
-    note: notesOf(scoreOf(exercise))[0].item,
+    note,
     measures,
     events: [{ type: 'toneOnset', timeSeconds: 0.5 }, ...events, { type: 'end', timeSeconds: endSeconds }],
     onsetSeconds: 0.5,
@@ -72,15 +80,27 @@ function verdict(
     partial: 1,
     heardPartial: 1,
     breathHeard: events.some(({ type }) => type === 'breath'),
+    isJoined: false,
+    airBeforeWasWritten: false,
+    airWouldBeHeard: true,
+    usualSoftBreathDb: null,
+    level: {
+      hairpin: null,
+      offsetDb: 0,
+      phraseOffsetDb: 0,
+      isAlone: true,
+      isFlat: false,
+      scale: DEFAULT_SCALE,
+    },
   });
-  const even = { kind: 'even', errorDb: 0.8, spreadCents: 4 } as const;
+  const even = { kind: 'even', errorDb: 0.8, withinCents: 7 } as const;
   return decideVerdict(findings, even, judged, TOLERANCES[level]);
 }
 const kinds = (...of: Parameters<typeof verdict>) => verdict(...of).findings.map(({ kind }) => kind);
 
 it('says what a good swell was, by its figures and its band', () => {
   expect(verdict()).toEqual({
-    findings: [{ kind: 'even', errorDb: 0.8, spreadCents: 4 }],
+    findings: [{ kind: 'even', errorDb: 0.8, withinCents: 7 }],
     advice: 'addABeat',
     band: { pitchCents: 10, swellErrorDb: 2.5 },
   });
@@ -122,8 +142,9 @@ it('tells how a note came in and followed the one before, and leaves out what is
   expect(kinds({ firstPartial: 2, responseMs: 400 })).toEqual(['firstPartial']);
   const crack: TakeEvent = { type: 'crack', timeSeconds: 3, lengthSeconds: 0.09, from: 1, to: 2 };
   expect(kinds({}, [crack])).toEqual(['crack']);
-  expect(kinds({ onsetOffsetMs: -90 })).toEqual(['beat']);
-  expect(kinds({ onsetOffsetMs: -90 }, [], { judged: ['pitch'] })).toEqual(['even']);
+  expect(kinds({ onsetOffsetMs: -130 })).toEqual(['beat']);
+  expect(kinds({ onsetOffsetMs: -90 })).toEqual(['even']);
+  expect(kinds({ onsetOffsetMs: -130 }, [], { judged: ['pitch'] })).toEqual(['even']);
   expect(kinds({ slurMs: 200, gapMs: 0, overshootCents: 35 })).toEqual(['slowSlur', 'overshoot']);
   expect(kinds({ slurMs: 200, gapMs: 90 })).toEqual(['slurGap']);
   expect(kinds({ stepDb: 4 }, [], { shape: 'steady' })).toEqual(['step']);

@@ -45,7 +45,10 @@ it('finds none in a straight tone, in one that wanders, and in one that bends', 
   for (const profile of [
     STEADY_HAND,
     { ...STEADY_HAND, jitterCents: 4 },
-    { ...STEADY_HAND, swerve: { atSeconds: 0.5, overSeconds: 2, cents: 40, levelDb: 0, breathDb: 0 } },
+    {
+      ...STEADY_HAND,
+      swerve: { atSeconds: 0.5, overSeconds: 2, cents: 40, levelDb: 0, breathDb: 0 },
+    },
   ])
     expect(vibratoOf(233, profile)).toMatchObject({
       vibratoHz: null,

@@ -14,6 +14,10 @@ const EVEN = 0.6;
 
 type Swing = Pick<ItemMeasures, 'vibratoHz' | 'vibratoCents' | 'vibratoRegularity'>;
 
+/** Whether the pitch swung as in a vibrato. */
+export const isVibrato = ({ vibratoHz, vibratoCents, vibratoRegularity }: Swing): boolean =>
+  vibratoHz !== null && (vibratoCents ?? 0) > STRAIGHT_CENTS && (vibratoRegularity ?? 0) >= EVEN;
+
 /** What stands out of a vibrato that was written, or written off; nothing where none was. */
 export function vibratoFindings({ vibrato }: Pick<NoteItem, 'vibrato'>, swing: Swing): Finding[] {
   if (vibrato === undefined) return [];

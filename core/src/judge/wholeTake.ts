@@ -9,20 +9,6 @@ import { joinNotes } from './noteTrack.ts';
 import type { Tolerance } from './tolerances.ts';
 import { decideVerdict, rankFindings, type Verdict } from './verdict.ts';
 
-/** Slopes and ends across several notes would tell of the notes, not of the playing. */
-export const NO_SLOPES = {
-  driftCentsPerSecond: null,
-  softEndCents: null,
-  loudEndCents: null,
-  bendWithLevel: null,
-  bendWithLevelR2: null,
-  levelDriftDbPerSecond: null,
-  colourShift: null,
-  vibratoHz: null,
-  vibratoCents: null,
-  vibratoRegularity: null,
-} satisfies Partial<TakeMeasures>;
-
 /** The verdict of a whole take. */
 export interface WholeVerdict extends Verdict {
   /** Which item of the score each finding belongs to. */
@@ -34,7 +20,7 @@ export interface WholeVerdict extends Verdict {
 
 /**
  * The figures of a take: those of its only note, or over the steady parts of all notes. Then swellErrorDb is the root of
- * the mean square over them, response and peak are medians, and the hold lasts until the first note that failed.
+ * the mean square over them, response and peak are medians, and the hold is that of the note that held longest.
  */
 export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly JudgedNote[]): TakeMeasures {
   if (notes.length === 1) {
@@ -46,15 +32,14 @@ export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly J
   const errors = numbers(all.map(({ swellErrorDb }) => swellErrorDb));
   const squares = errors.reduce((sum, error) => sum + error * error, 0);
   const wrongWay = numbers(all.map(({ wrongWayPercent }) => wrongWayPercent));
-  const failed = notes.find(({ measures }) => measures.holdCause !== 'completed');
-  const first = notes.at(0);
-  const last = failed ?? notes.at(-1);
-  const holdSeconds =
-    first && last ? last.onsetSeconds - first.onsetSeconds + (last.measures.holdSeconds ?? 0) : null;
+  const longest = all.reduce<TakeMeasures | null>(
+    (best, each) => ((each.holdSeconds ?? 0) > (best?.holdSeconds ?? -1) ? each : best),
+    null,
+  );
+  const holdSeconds = longest?.holdSeconds ?? null;
   const worst = numbers(all.map(({ stairs }) => stairs.worstDb));
   return {
-    ...measureNote(joinNotes(notes.map(({ read }) => read))),
-    ...NO_SLOPES,
+    ...measureNote(joinNotes(notes.map(({ read }) => read)), { hasCourse: false }),
     responseMs: median(numbers(all.map(({ responseMs }) => responseMs))),
     swellErrorDb: errors.length === 0 ? null : Math.sqrt(squares / errors.length),
     levelOffsetDb: median(numbers(all.map(({ levelOffsetDb }) => levelOffsetDb))),
@@ -67,7 +52,28 @@ export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly J
     peakOffsetBeats: median(numbers(all.map(({ peakOffsetBeats }) => peakOffsetBeats))),
     holdSeconds,
     holdBeats: holdSeconds === null ? null : holdSeconds / secondsPerBeat,
-    holdCause: last?.measures.holdCause ?? null,
+    holdCause: longest?.holdCause ?? null,
+  };
+}
+
+/**
+ * How many notes were judged, and how many of them were as written: rests, air and what is imagined are no notes, and what was too short
+ * to judge is left out. A note before which a breath was drawn that was to be held is not as written. Where there is no note, everything counts.
+ */
+export function countNotes(items: readonly ItemAnalysis[]): { judged: number; asWritten: number } {
+  const all = items.filter(({ verdict }) => verdict !== null);
+  const hasNotes = all.some(({ kind }) => kind === 'note');
+  const isCalm = ({ verdict }: ItemAnalysis) => verdict?.findings.every(isNeutral) ?? true;
+  const counted = all.filter(
+    ({ kind, verdict }) =>
+      (!hasNotes || kind === 'note' || kind === 'hum') &&
+      !verdict?.findings.some((finding) => finding.kind === 'tooShort' || finding.kind === 'noFullTone'),
+  );
+  const followsFault = (item: ItemAnalysis) =>
+    items.some((other) => other.kind === 'rest' && other.item === item.item - 1 && !isCalm(other));
+  return {
+    judged: counted.length,
+    asWritten: counted.filter((item) => isCalm(item) && !followsFault(item)).length,
   };
 }
 
@@ -80,7 +86,10 @@ export function reachWholeVerdict(items: readonly ItemAnalysis[], tolerance: Tol
     )
     .toSorted((a, b) => b.weight - a.weight);
   const standsOut = told.filter(({ finding }) => !isNeutral(finding)).slice(0, 2);
-  const shown = standsOut.length > 0 ? standsOut : told.slice(0, 1);
+  // Where nothing stood out it is a note that is told of, not the air or the silence before it.
+  const isNote = (item: number) => items.some((each) => each.item === item && each.kind === 'note');
+  const calm = told.find(({ item }) => isNote(item)) ?? told.at(0);
+  const shown = standsOut.length > 0 ? standsOut : calm ? [calm] : [];
   const only = judged.length === 1 ? judged[0].verdict : null;
   const findings = shown.map(({ finding }) => finding);
   const whole = only ?? decideVerdict(findings, { kind: 'missed' }, null, tolerance);
@@ -88,7 +97,6 @@ export function reachWholeVerdict(items: readonly ItemAnalysis[], tolerance: Tol
     ...whole,
     advice: only || standsOut.length > 0 ? whole.advice : 'moveOn',
     of: only ? only.findings.map(() => judged[0].item) : shown.map(({ item }) => item),
-    judged: judged.length,
-    asWritten: judged.filter(({ verdict }) => verdict?.findings.every(isNeutral)).length,
+    ...countNotes(items),
   };
 }

@@ -20,7 +20,7 @@ export interface MatchTry {
   matchDb: number | null;
   /** + is sharper, and brighter, than the first. */
   matchCents: number | null;
-  matchBrightness: number | null;
+  matchCentroidHarmonics: number | null;
 }
 
 /** The matches of a judged take: every later sound against the first of its pitch. */
@@ -39,7 +39,7 @@ export function matchTries({ exercise }: Pick<TakeContext, 'exercise'>, { items 
     return [{ sound, sounding: written.writtenMidi, measures: item.measures }];
   });
   return sounds.flatMap(({ sound, sounding, measures }): MatchTry[] => {
-    const { matchDb, matchCents, matchBrightness } = measures;
+    const { matchDb, matchCents, matchCentroidHarmonics } = measures;
     const first = sounds.find((other) => other.sounding === sounding);
     if (matchDb === undefined || !first || first.sound === sound) return [];
     return [
@@ -49,7 +49,7 @@ export function matchTries({ exercise }: Pick<TakeContext, 'exercise'>, { items 
         second: sound,
         matchDb,
         matchCents: matchCents ?? null,
-        matchBrightness: matchBrightness ?? null,
+        matchCentroidHarmonics: matchCentroidHarmonics ?? null,
       },
     ];
   });

@@ -6,7 +6,7 @@ import { failsEverywhere, type SubtoneTry } from './subtoneTries.ts';
 const tries = (told: readonly [midi: number, kind: ToneKind][]): SubtoneTry[] =>
   told.map(([midi, kind], at) => ({
     writtenMidi: writtenMidi(midi),
-    depth: { airierDb: 10, softerDb: 10, brightnessShare: 0.6, kind },
+    depth: { airierDb: 10, softerDb: 10, centroidShare: 0.6, kind },
     responseMs: null,
     vibratoHz: null,
     at,

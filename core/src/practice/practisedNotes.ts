@@ -33,6 +33,8 @@ export function practisedNotes(
   return items.flatMap((item): PractisedNote[] => {
     const written = score.at(item.item)?.item;
     if (!item.verdict || !written || !('writtenMidi' in written)) return [];
+    // Air that was not heard says nothing of who played.
+    if (item.verdict.findings.some(({ kind }) => kind === 'airUnheard' || kind === 'tooShort')) return [];
     const { writtenMidi } = written;
     return [
       {

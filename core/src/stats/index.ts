@@ -1,6 +1,6 @@
 // Small robust statistics on plain arrays. Nothing here knows what the numbers mean.
 export { mean } from './mean.ts';
-export { median, percentile, halfWidth16to84 } from './percentile.ts';
+export { median, percentile, percentiles, halfWidth16to84 } from './percentile.ts';
 export { theilSen, type LineFit } from './theilSen.ts';
 export { rateDifference, wilson, type Interval } from './wilson.ts';
 export { smoothInto } from './smooth.ts';

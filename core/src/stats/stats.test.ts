@@ -6,6 +6,7 @@ import {
   meanWithInterval,
   median,
   percentile,
+  percentiles,
   pooledDifference,
   reachedWith,
   smoothInto,
@@ -14,6 +15,18 @@ import {
   wilson,
 } from './index.ts';
 import { studentQuantile } from './studentQuantile.ts';
+
+it('has every percentile by selection that it has by sorting, of any list', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ noNaN: false }), { maxLength: 60 }),
+      fc.array(fc.double({ min: 0, max: 100, noNaN: true }), { minLength: 1, maxLength: 4 }),
+      (values, ps) => {
+        expect(percentiles(values, ps)).toEqual(ps.map((p) => percentile(values, p)));
+      },
+    ),
+  );
+});
 
 it('has the percentiles of a standard statistics text', () => {
   // Type 7 of Hyndman & Fan: R's quantile(c(1, 2, 4, 8), c(.25, .5, .9)) = 1.75, 3, 6.8

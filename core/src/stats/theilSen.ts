@@ -9,7 +9,7 @@ export interface LineFit {
 }
 
 /** Pairs beyond this many points are thinned evenly: the slope is a median, so nothing is lost but time. */
-const MAX_POINTS = 400;
+const MAX_POINTS = 150;
 
 /**
  * Robust line through (x, y): median of all pairwise slopes (Theil 1950, Sen 1968), intercept the median of
@@ -21,11 +21,15 @@ export function theilSen(x: ArrayLike<number>, y: ArrayLike<number>): LineFit | 
     throw new CoreError('argument-invalid', `A line through ${x.length} x and ${y.length} y.`);
   for (let i = 0; i < x.length; i++) if (!Number.isFinite(x[i]) || !Number.isFinite(y[i])) return null;
   const step = Math.max(1, Math.ceil(x.length / MAX_POINTS));
-  const slopes: number[] = [];
-  for (let i = 0; i < x.length; i += step)
+  const points = Math.ceil(x.length / step);
+  const slopes = new Float64Array((points * (points - 1)) / 2);
+  let count = 0;
+  for (let i = 0; i < x.length; i += step) {
+    const [xi, yi] = [x[i], y[i]];
     for (let j = i + step; j < x.length; j += step)
-      if (x[j] !== x[i]) slopes.push((y[j] - y[i]) / (x[j] - x[i]));
-  const slope = x.length < 3 ? null : median(slopes);
+      if (x[j] !== xi) slopes[count++] = (y[j] - yi) / (x[j] - xi);
+  }
+  const slope = x.length < 3 ? null : median(slopes.subarray(0, count));
   if (slope === null) return null;
   const offsets = Array.from(x, (xi, i) => y[i] - slope * xi);
   const intercept = median(offsets) ?? 0;

@@ -5,7 +5,13 @@ export const WARM_UP_MINUTES = [2, 4, 8, 15] as const;
 const CURVES = WARM_UP_MINUTES.length;
 
 /** Measures besides pitch whose means a cell keeps. */
-export const CELL_MEASURES = ['responseMs', 'holdSeconds', 'breathDb', 'brightness', 'levelDb'] as const;
+export const CELL_MEASURES = [
+  'responseMs',
+  'holdSeconds',
+  'noiseToHarmonicDb',
+  'centroidHarmonics',
+  'levelDb',
+] as const;
 export type CellMeasure = (typeof CELL_MEASURES)[number];
 
 /** Ways to begin a note that are counted apart. */

@@ -15,7 +15,7 @@ interface Player {
   /** Chance that a beginning fails. */
   fails?(midi: number, attack: NoteObservation['attack'], isSoft: boolean, day: number): number;
   cents?(midi: number): number;
-  breathDb?(midi: number): number;
+  noiseToHarmonicDb?(midi: number): number;
   levelDb?(midi: number): number;
 }
 
@@ -32,7 +32,7 @@ const PLAYERS: Player[] = [
   { made: 'oneNoteOff', cents: (midi) => (midi === 69 ? 22 : 0) },
   {
     made: 'secondRegisterThin',
-    breathDb: (midi) => (midi >= 74 && midi <= 85 ? 10 : 0),
+    noiseToHarmonicDb: (midi) => (midi >= 74 && midi <= 85 ? 10 : 0),
     levelDb: (midi) => (midi >= 74 ? -6 : 0),
   },
   { made: 'lowNotesLoud', levelDb: (midi) => (isBell(midi) ? 9 : 0) },
@@ -72,8 +72,8 @@ function practise(player: Player, seed: number) {
           ],
           responseMs: 60 + 30 * random.uniform(),
           holdSeconds: null,
-          breathDb: -22 + (player.breathDb?.(midi) ?? 0) + 2 * random.normal(),
-          brightness: 4 - midi / 40 + 0.3 * random.normal(),
+          noiseToHarmonicDb: -22 + (player.noiseToHarmonicDb?.(midi) ?? 0) + 2 * random.normal(),
+          centroidHarmonics: 4 - midi / 40 + 0.3 * random.normal(),
           levelDb: 10 * level + (player.levelDb?.(midi) ?? 0),
           softest: null,
           loudest: null,

@@ -153,9 +153,12 @@ function startFindings(sums: readonly NoteSums[]): MapFinding[] {
 function pitchFindings({ notes }: TendencyMap): MapFinding[] {
   const known = notes.filter(({ days }) => days >= LEAST_DAYS);
   const found: MapFinding[] = [];
-  const bends = known.filter(({ bendWithLevel }) => bendWithLevel.error < 3);
-  const weight = bends.reduce((sum, { bendWithLevel }) => sum + 1 / bendWithLevel.error ** 2, 0);
-  const mean = bends.reduce((sum, { bendWithLevel: b }) => sum + b.cents / b.error ** 2, 0) / weight;
+  const bends = known.filter(({ pitchSlopeCentsPer10Db }) => pitchSlopeCentsPer10Db.error < 3);
+  const weight = bends.reduce(
+    (sum, { pitchSlopeCentsPer10Db }) => sum + 1 / pitchSlopeCentsPer10Db.error ** 2,
+    0,
+  );
+  const mean = bends.reduce((sum, { pitchSlopeCentsPer10Db: b }) => sum + b.cents / b.error ** 2, 0) / weight;
   if (bends.length >= 8 && mean + WITHIN_90 / Math.sqrt(weight) < BITES)
     found.push(
       finding('sharpWhenSoft', [
@@ -189,7 +192,7 @@ function pitchFindings({ notes }: TendencyMap): MapFinding[] {
 }
 
 function toneFindings(sums: readonly NoteSums[]): MapFinding[] {
-  const mean = (name: 'breathDb' | 'levelDb', [low, high]: readonly [number, number]) => {
+  const mean = (name: 'noiseToHarmonicDb' | 'levelDb', [low, high]: readonly [number, number]) => {
     const values = sums.flatMap(({ writtenMidi, measures }) =>
       writtenMidi >= low && writtenMidi <= high && measures[name] !== null ? [measures[name]] : [],
     );
@@ -199,7 +202,7 @@ function toneFindings(sums: readonly NoteSums[]): MapFinding[] {
   const bell = [lowest, BELL_TOP] as const;
   const high = [FIRST_HIGH, LAST_HIGH] as const;
   const found: MapFinding[] = [];
-  const step = (name: 'breathDb' | 'levelDb', to: readonly [number, number]) => {
+  const step = (name: 'noiseToHarmonicDb' | 'levelDb', to: readonly [number, number]) => {
     const [from, there] = [mean(name, MIDDLE), mean(name, to)];
     return from === null || there === null ? 0 : there - from;
   };
@@ -214,10 +217,10 @@ function toneFindings(sums: readonly NoteSums[]): MapFinding[] {
     value,
     tries: null,
   });
-  if (step('breathDb', high) >= THIN_BREATH_DB && step('levelDb', high) <= -3)
+  if (step('noiseToHarmonicDb', high) >= THIN_BREATH_DB && step('levelDb', high) <= -3)
     found.push(
       finding('secondRegisterThin', [
-        evidence('breathStep', high, step('breathDb', high)),
+        evidence('breathStep', high, step('noiseToHarmonicDb', high)),
         evidence('levelStep', high, step('levelDb', high)),
       ]),
     );

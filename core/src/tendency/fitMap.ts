@@ -20,7 +20,7 @@ export interface NoteTendency {
   /** How well its place among the other notes is known, whatever the day: standard error in cents. */
   placeError: number;
   /** Cents per 10 dB louder. */
-  bendWithLevel: Estimate;
+  pitchSlopeCentsPer10Db: Estimate;
   /** Pitch at a level in tens of dB from the middle of the player's scale, warm horn, usual day. */
   at(level: number): Estimate;
 }
@@ -140,7 +140,7 @@ function described(
         days: days[i],
         count: count[i],
         placeError: Math.sqrt(Math.max(0, places[i * notes + i])),
-        bendWithLevel: { cents: values[b], error: error(variance(b, b)) },
+        pitchSlopeCentsPer10Db: { cents: values[b], error: error(variance(b, b)) },
         at(level) {
           const parts = [
             [i, 1],

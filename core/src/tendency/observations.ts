@@ -14,8 +14,8 @@ export interface NoteObservation {
   points: CentsAtLevel[];
   responseMs: number | null;
   holdSeconds: number | null;
-  breathDb: number | null;
-  brightness: number | null;
+  noiseToHarmonicDb: number | null;
+  centroidHarmonics: number | null;
   /** Against the middle of the player's scale. */
   levelDb: number | null;
   /** Softest and loudest place on the player's scale, 0 ppp - 1 fff; null where nothing was asked of them. */
@@ -76,8 +76,8 @@ function observe(
     points: pointsOf(m, levelDb),
     responseMs: m.responseMs,
     holdSeconds: written.open ? m.holdSeconds : null,
-    breathDb: m.breathDb,
-    brightness: m.brightness,
+    noiseToHarmonicDb: m.noiseToHarmonicDb,
+    centroidHarmonics: m.centroidHarmonics,
     levelDb,
     softest: at(-1, levelDb),
     loudest: at(1, levelDb),

@@ -1,6 +1,6 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
-import { powerFromDb } from '../signal/index.ts';
-import { median, percentile } from '../stats/index.ts';
+import { dbFromPower, powerFromDb } from '../signal/index.ts';
+import { median } from '../stats/index.ts';
 
 /** The tone's own level is read this long after its first frame; half its power is the onset. */
 const SETTLED_FRAMES = Math.round(0.06 / FRAME_SECONDS);
@@ -10,9 +10,8 @@ const BEFORE_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 const AIR_RISE_DB = 6;
 const UNCLEAR_FRAMES = 6;
 const LEAST_AIR_FRAMES = Math.round(0.03 / FRAME_SECONDS);
-/** Quieter than this share of all frames without pitch is the room. */
-const ROOM_PERCENT = 10;
-const LEAST_ROOM_FRAMES = 10;
+const ROOM_FRAMES = Math.round(0.3 / FRAME_SECONDS);
+const LEAST_DB = -85;
 
 /**
  * toneOnset to less than a frame, in seconds: where the level, on its way from what was before to the level of 60 ms
@@ -34,7 +33,8 @@ export function onsetSeconds(track: FrameTrack, first: number): number {
 function crossingFrame(levels: Float32Array, from: number, to: number, wanted: number): number | null {
   for (let i = from + 1; i <= to; i++) {
     const here = powerFromDb(levels[i]);
-    if (here < wanted) continue;
+    // Where a pitch was heard there is no level of the air to tell.
+    if (!(here >= wanted)) continue;
     // No number where a pitch was heard: nothing of this came before.
     const last = Number.isNaN(levels[i - 1]) ? 0 : powerFromDb(levels[i - 1]);
     return last >= wanted ? i : i - 1 + (wanted - last) / (here - last);
@@ -42,15 +42,44 @@ function crossingFrame(levels: Float32Array, from: number, to: number, wanted: n
   return null;
 }
 
-/** The room's own noise in 2-8 kHz, in dBFS, read where no pitch is heard; null where that is nowhere. */
-export function roomAirDb({ columns, count }: FrameTrack): number | null {
-  const quiet = columns.airDb.subarray(0, count).filter((db) => !Number.isNaN(db));
-  return quiet.length < LEAST_ROOM_FRAMES ? null : percentile(quiet, ROOM_PERCENT);
+/** The room as it was heard while nobody played. */
+export interface RoomNoise {
+  /** In 2-8 kHz, and of the whole band, in dBFS. */
+  airDb: number;
+  levelDb: number;
+}
+
+/**
+ * The room's own noise: the quietest 0.3 s without a pitch, never from inside air that was written as long as there is any other quiet, and
+ * never under -85 dBFS (a gate gives digital silence, beside which everything would be air). Null where there is no such stretch.
+ */
+export function quietestRoom({ columns, count }: FrameTrack, from = 0): RoomNoise | null {
+  const { airDb, levelDb } = columns;
+  let best: RoomNoise | null = null;
+  let [air, level, run] = [0, 0, 0];
+  for (let i = from; i < count; i++) {
+    if (Number.isNaN(airDb[i])) {
+      [air, level, run] = [0, 0, 0];
+      continue;
+    }
+    air += powerFromDb(airDb[i]);
+    level += powerFromDb(levelDb[i]);
+    run++;
+    if (run > ROOM_FRAMES) {
+      air -= powerFromDb(airDb[i - ROOM_FRAMES]);
+      level -= powerFromDb(levelDb[i - ROOM_FRAMES]);
+    }
+    if (run < ROOM_FRAMES) continue;
+    const here = dbFromPower(Math.max(0, air) / ROOM_FRAMES);
+    if (best && here >= best.airDb) continue;
+    best = { airDb: here, levelDb: dbFromPower(Math.max(0, level) / ROOM_FRAMES) };
+  }
+  return best && { airDb: Math.max(LEAST_DB, best.airDb), levelDb: Math.max(LEAST_DB, best.levelDb) };
 }
 
 /**
  * airOnset in seconds: where the noise of 2-8 kHz that goes before the tone beginning at frame `first`, and is 6 dB
- * over the room (`roomAirDb`), reaches half of its power. Null where no air of at least 30 ms goes before (a tongued
+ * over the room (`quietestRoom`), reaches half of its power. Null where no air of at least 30 ms goes before (a tongued
  * start), or no room was heard.
  */
 export function airOnsetSeconds(track: FrameTrack, first: number, room: number | null): number | null {

@@ -7,8 +7,8 @@ export interface Release {
   timeSeconds: number;
   /** Fell at once, on its pitch; otherwise it sagged. */
   clean: boolean;
-  /** How far the pitch left where it had been (the width of a vibrato), until the tone was gone. */
-  sagCents: number;
+  /** How far the pitch left where it had been (the width of a vibrato), until the tone was gone; null where no pitch was heard before. */
+  sagCents: number | null;
 }
 
 const FALL_DB = 15;
@@ -61,14 +61,15 @@ export function measureRelease(
       (value) => value !== null,
     );
   const pitchBefore = span(Math.max(first, begin - BEFORE_FRAMES), begin);
-  const was = median(pitchBefore) ?? 0;
+  const was = median(pitchBefore);
   const distance = (values: readonly number[]) =>
-    values.reduce((most, value) => Math.max(most, Math.abs(value - was)), 0);
+    values.reduce((most, value) => Math.max(most, Math.abs(value - (was ?? value))), 0);
   // A vibrato goes on to the end; only what leaves its width sags.
-  const sagCents = Math.max(0, distance(span(begin, last + 1 - EMPTY_FRAMES)) - distance(pitchBefore));
+  const sagCents =
+    was === null ? null : Math.max(0, distance(span(begin, last + 1 - EMPTY_FRAMES)) - distance(pitchBefore));
   return {
     timeSeconds: start * FRAME_SECONDS,
-    clean: fallen >= wanted && sagCents <= MAX_SAG_CENTS,
+    clean: fallen >= wanted && (sagCents ?? 0) <= MAX_SAG_CENTS,
     sagCents,
   };
 }

@@ -11,8 +11,8 @@ export const TRIAL_MEASURES = [
   'levelSpreadDb',
   'swellErrorDb',
   'bendSize',
-  'breathDb',
-  'brightness',
+  'noiseToHarmonicDb',
+  'centroidHarmonics',
 ] as const;
 export type TrialMeasure = (typeof TRIAL_MEASURES)[number];
 
@@ -23,9 +23,9 @@ export const TRIAL_FIGURES = {
   centsSpread: 'centsSpread',
   levelSpreadDb: 'levelSpreadDb',
   swellErrorDb: 'swellErrorDb',
-  bendSize: 'bendWithLevel',
-  breathDb: 'breathDb',
-  brightness: 'brightness',
+  bendSize: 'pitchSlopeCentsPer10Db',
+  noiseToHarmonicDb: 'noiseToHarmonicDb',
+  centroidHarmonics: 'centroidHarmonics',
 } as const satisfies Record<TrialMeasure, KeptFigure>;
 
 /** The measure of a played note; null where there is no answer. */

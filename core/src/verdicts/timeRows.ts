@@ -1,0 +1,53 @@
+import type { ItemFault } from '../standin/index.ts';
+import {
+  items,
+  longer,
+  noteItems,
+  notes,
+  stretched,
+  drillOf,
+  told,
+  FOUR,
+  type VerdictRow,
+} from './verdictTable.ts';
+
+/** Beginnings and ends against the beat. */
+export function timeRows(): VerdictRow[] {
+  const rows: VerdictRow[] = [];
+  for (const hornId of FOUR) {
+    const beats = drillOf('beatsOnOff', hornId);
+    const noteAt = noteItems(beats);
+    const shifted = (seconds: number): ItemFault[] => noteAt.map((item) => ({ item, kind: 'late', seconds }));
+    rows.push(
+      {
+        ...beats,
+        played: 'begins and ends one beat late',
+        change: notes((note, index) => (index === 0 ? stretched(note, note.lengthBeats + 1) : note)),
+        faults: [{ item: 0, kind: 'late', seconds: 1 }],
+        wanted: told(beats, ['beat', 'endBeat']),
+      },
+      {
+        ...beats,
+        played: 'ends half a beat early',
+        change: longer(-0.5),
+        wanted: told(beats, ['endBeat', 'short']),
+      },
+      { ...beats, played: 'ends a beat late', change: longer(1), wanted: told(beats, ['endBeat']) },
+      { ...beats, played: 'begins 140 ms late', faults: shifted(0.14), wanted: told(beats, ['beat']) },
+      { ...beats, played: 'begins 80 ms late', faults: shifted(0.08), wanted: 'passes' },
+      { ...beats, played: 'ends 80 ms late', change: longer(0.08), wanted: 'passes' },
+    );
+  }
+  for (const hornId of ['alto', 'tenor'] as const) {
+    const beats = drillOf('beatsOnOff', hornId);
+    rows.push({
+      ...beats,
+      played: 'begins half a beat early',
+      change: items((item, index) =>
+        item.kind === 'rest' && index === 1 ? { ...item, lengthBeats: item.lengthBeats - 0.5 } : item,
+      ),
+      wanted: told(beats, ['beat', 'endBeat'], [0]),
+    });
+  }
+  return rows;
+}

@@ -1,0 +1,18 @@
+import { cleanRows, freedomOfLevel } from './freedomRows.ts';
+import { swellRows } from './swellRows.ts';
+import { timeRows } from './timeRows.ts';
+import { startRows } from './startRows.ts';
+import { pitchRows } from './pitchRows.ts';
+import { lineRows } from './lineRows.ts';
+import type { VerdictRow } from './verdictTable.ts';
+
+/** Every row: what must pass and what must be told. */
+export const VERDICT_ROWS: readonly VerdictRow[] = [
+  ...cleanRows(),
+  ...freedomOfLevel(),
+  ...swellRows(),
+  ...timeRows(),
+  ...startRows(),
+  ...pitchRows(),
+  ...lineRows(),
+];
