@@ -20,7 +20,7 @@ import {
   unfinishedTakes,
 } from './storage/index.ts';
 import { openStorageWorker, startSessionWorker } from './workers/index.ts';
-import { nameNotesInTexts } from './ui/index.ts';
+import { nameNotesInTexts } from './notation/index.ts';
 import { startWords } from './words/index.ts';
 
 const root = document.getElementById('root');

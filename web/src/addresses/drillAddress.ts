@@ -17,7 +17,7 @@ export function playersHorn({
   ranges,
   topKeys,
 }: Pick<SettingsRecord, 'hornId' | 'ranges' | 'topKeys'>): Horn {
-  const topKey = topKeys[hornId] ?? 'F#';
+  const topKey = topKeys[hornId] ?? hornById(hornId).topKey;
   const range = ranges[hornId] ?? null;
   const key = `${hornId} ${topKey} ${range?.lowest} ${range?.highest}`;
   const horn = horns.get(key) ?? hornWithin(hornWithTop(hornById(hornId), topKey), range);

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { readSettings } from '../storage/index.ts';
-import { nameNotesInTexts } from '../ui/index.ts';
+import { nameNotesInTexts } from '../notation/index.ts';
 import { setLanguage } from '../words/index.ts';
 import { applyTheme } from './applyTheme.ts';
 

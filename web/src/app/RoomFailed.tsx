@@ -16,7 +16,7 @@ async function loadAgain() {
 export function RoomFailed() {
   const { t } = useTranslation();
   const error = useRouteError();
-  const [setAside, setSetAside] = useState(0);
+  const [quarantine, setSetAside] = useState(0);
   useEffect(() => {
     void storageWorker()
       ?.checkRows()
@@ -29,7 +29,7 @@ export function RoomFailed() {
       </Heading>
       <Box mb="4">{t(isLostRoom(error) ? 'failed.lost' : 'failed.text')}</Box>
       <Box role="status" mb="4">
-        {setAside > 0 && t('failed.setAside', { count: setAside })}
+        {quarantine > 0 && t('failed.quarantine', { count: quarantine })}
       </Box>
       <Box color="muted" mb="5" fontSize="small">
         {error instanceof Error ? error.message : String(error)}

@@ -63,7 +63,7 @@ function take(id: string, startedAt: number, change: Partial<TakeRecord> = {}): 
     foundClickSeconds: [],
     analysis: null,
     loudness: null,
-    strain: { playedSeconds: 1, highSeconds: 0, loudSeconds: 0 },
+    playingLoad: { playedSeconds: 1, highSeconds: 0, loudSeconds: 0 },
     mouthpieceId: 'alto.first',
     reedKind: '',
     reedId: '',
@@ -291,7 +291,8 @@ it('refuses what is no archive, and changes nothing for rows that are not to be 
 
 it('brings rows of an older version up to date', async () => {
   elsewhere();
-  const { day: _day, clock: _clock, reedId: _reed, ...old } = take('old', NOW);
+  const { day: _day, clock: _clock, reedId: _reed, playingLoad: strain, ...rest } = take('old', NOW);
+  const old = { ...rest, strain };
   const manifest = { ...newManifest(EVERYTHING, 1, NOW), databaseVersion: 7 };
   const file = await zipOf({
     'inner-hum.json': JSON.stringify(manifest),

@@ -1,7 +1,7 @@
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { signedNote } from '../ui/index.ts';
+import { signedNote } from '../notation/index.ts';
 import type { EngravingWords } from './engraved.ts';
 
 /** The words that stand in the music, in the player's language. */

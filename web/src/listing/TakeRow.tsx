@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { RibbonPicture } from '../ribbon/index.ts';
 import { readTakeFrames, type TakeRecord } from '../storage/index.ts';
-import { verdictText } from '../ui/index.ts';
+import { verdictText } from '../notation/index.ts';
 import { drawTake } from './takeInk.ts';
 import { TakeTitle } from './takeTitle.tsx';
 

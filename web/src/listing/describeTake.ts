@@ -4,7 +4,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import { median } from '@inner-hum/core/stats';
 import type { TFunction } from 'i18next';
 import type { TakeRecord } from '../storage/index.ts';
-import { centsText, noteText, verdictText } from '../ui/index.ts';
+import { centsText, noteText, verdictText } from '../notation/index.ts';
 import { decimals } from '../words/index.ts';
 import type { TakeDrawing } from './takeInk.ts';
 import { takeName } from './takeTitle.tsx';

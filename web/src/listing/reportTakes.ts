@@ -3,7 +3,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { ribbonSvg } from '../ribbon/index.ts';
 import { readTakeFrames, type TakeRecord } from '../storage/index.ts';
-import { verdictText } from '../ui/index.ts';
+import { verdictText } from '../notation/index.ts';
 import { soundOfTake } from '../workers/index.ts';
 import type { ReportTake } from './reportPage.ts';
 import { drawTake } from './takeInk.ts';

@@ -2,7 +2,7 @@ import { notesOf, scoreOf, type NoteItem } from '@inner-hum/core/exercise';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { exerciseName, NoteGlyph, noteText } from '../ui/index.ts';
+import { exerciseName, NoteGlyph, noteText } from '../notation/index.ts';
 import { playedAt, type TakeRecord } from '../storage/index.ts';
 import { dateText } from '../words/index.ts';
 

@@ -94,8 +94,8 @@ export class InkTrack {
     this.bend[i] = bendAt?.(i * FRAME_SECONDS) ?? 0;
     this.kind[i] = NO_INK;
     if (f0Hz === null || track.columns.clarity[i] < LEAST_CLARITY || this.loudness[i] < -0.2) return;
-    const breathDb = columnValue(track.columns.breathDb, i) ?? CLEAR_BREATH_DB;
-    const breath = (breathDb - CLEAR_BREATH_DB) / (AIRY_BREATH_DB - CLEAR_BREATH_DB);
+    const noiseToHarmonicDb = columnValue(track.columns.noiseToHarmonicDb, i) ?? CLEAR_BREATH_DB;
+    const breath = (noiseToHarmonicDb - CLEAR_BREATH_DB) / (AIRY_BREATH_DB - CLEAR_BREATH_DB);
     this.breath[i] = Math.max(0, Math.min(1, breath));
     this.kind[i] = INK;
     const note = this.noteAt(i * FRAME_SECONDS, f0Hz);

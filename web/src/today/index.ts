@@ -11,4 +11,4 @@ export {
   type BadLine,
   type Today,
 } from './todaySheet.ts';
-export { useStrainToday, type StrainToday } from './strainToday.ts';
+export { usePlayingLoadToday, type PlayingLoadToday } from './playingLoadToday.ts';

@@ -16,7 +16,7 @@ import {
   listPractice,
   readSettings,
   readSheetOf,
-  strainSince,
+  playingLoadSince,
   type AimRecord,
   takesAtRisk,
   type DueCheck,
@@ -66,7 +66,7 @@ async function readToday(day: number) {
     horn,
     // Every round there is stands behind it: read where it is asked for.
     routine: sheet.aim === 'own' ? await readRoutine(settings, horn, notes, sheet.plannedAt) : [],
-    strain: await strainSince(startOfDay(sheet.plannedAt).getTime(), source, sheet.plannedAt),
+    playingLoad: await playingLoadSince(startOfDay(sheet.plannedAt).getTime(), source, sheet.plannedAt),
     aims: (await listAims(hornId)).filter(({ doneAt }) => doneAt === null),
     due: dueChecks(await listHornChecks(hornId), settings.checkEveryDays, day),
     atRisk: await takesAtRisk(settings.archivedAt, day),
@@ -78,7 +78,7 @@ export function useToday(day: number): Today | null {
   const read = useLiveQuery(() => readToday(day), [day]);
   return useMemo(() => {
     if (!read) return null;
-    const { settings, horn, sheet, notes, routine, strain, aims, due, atRisk } = read;
+    const { settings, horn, sheet, notes, routine, playingLoad, aims, due, atRisk } = read;
     const { minutes, aim, family, plannedAt, kept, notToday, done } = sheet;
     const dayStart = startOfDay(plannedAt).getTime();
     const lines = todaySheet({
@@ -92,8 +92,8 @@ export function useToday(day: number): Today | null {
       now: plannedAt,
       dayStart,
       dayNumber: differenceInCalendarDays(plannedAt, FIRST_DAY),
-      highSeconds: secondsLeft(settings.caps.highMinutes, strain.highSeconds),
-      loudSeconds: secondsLeft(settings.caps.loudMinutes, strain.loudSeconds),
+      highSeconds: secondsLeft(settings.caps.highMinutes, playingLoad.highSeconds),
+      loudSeconds: secondsLeft(settings.caps.loudMinutes, playingLoad.loudSeconds),
       // What is done stays, whatever is planned anew.
       kept: [...kept, ...done],
       notToday,

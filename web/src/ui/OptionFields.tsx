@@ -7,10 +7,10 @@ import { useTranslation } from 'react-i18next';
 import { decimals } from '../words/index.ts';
 import { Choice } from './Choice.tsx';
 import { nextTempo } from './nextTempo.ts';
-import { NoteGlyph } from './NoteGlyph.tsx';
+import { NoteGlyph } from '../notation/index.ts';
 import { NumberField } from './NumberField.tsx';
 import { Select } from './Select.tsx';
-import { signedKey } from './signedKey.ts';
+import { signedKey } from '../notation/index.ts';
 
 interface OptionFieldsProps {
   options: Options;

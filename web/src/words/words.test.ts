@@ -10,11 +10,11 @@ import {
   type NoteAnalysis,
   type WholeVerdict,
 } from '@inner-hum/core/judge';
-import { writtenMidi } from '@inner-hum/core/horn';
+import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { WORDS } from '../ui/helpTopics.ts';
-import { nameNotesInTexts } from '../ui/notesInTexts.ts';
-import { findingText } from '../ui/findingText.ts';
-import { verdictText } from '../ui/VerdictWords.tsx';
+import { nameNotesInTexts } from '../notation/notesInTexts.ts';
+import { findingText } from '../notation/findingText.ts';
+import { verdictText } from '../notation/VerdictWords.tsx';
 import deStartup from './messages/de/startup.json';
 import deHelp from './messages/de/help.json';
 import deApp from './messages/de/app.json';
@@ -124,8 +124,16 @@ describe('a verdict in words', () => {
     [{ kind: 'pitch', cents: -12 }, '12 cents flat throughout.'],
     [{ kind: 'wander', cents: 11 }, 'The pitch wandered by 11 cents either way.'],
     [{ kind: 'swellError', db: 3.1 }, '3.1 dB off the written shape.'],
+    [{ kind: 'hardlyGrew', db: 2.1, writtenDb: 12.4 }, 'Hardly grew: 2.1 of 12 dB.'],
+    [{ kind: 'beginLevel', db: -9, mark: 'p', written: 'f' }, 'Began at p; f was written.'],
+    [{ kind: 'place', db: 11 }, '11.0 dB louder than written for this phrase.'],
+    [{ kind: 'endBeat', ms: -512 }, 'Ended 510 ms early.'],
     [
-      { kind: 'even', errorDb: 0.34, spreadCents: 1.2 },
+      { kind: 'evenSwell', cents: -12.2, withinCents: 9 },
+      'Even and unbroken; 12 cents lower when loud, within 9 cents of its place.',
+    ],
+    [
+      { kind: 'even', errorDb: 0.34, withinCents: 1.2 },
       'Even and unbroken: 0.3 dB off the shape, pitch within 1 cent.',
     ],
   ];
@@ -162,6 +170,11 @@ describe('a verdict in words', () => {
         leastHz: 4,
         mostHz: 6,
         regularity: 0.5,
+        percent: 12,
+        withinCents: 7,
+        writtenDb: 12,
+        mark: 'mp',
+        written: 'ff',
       },
       ...{ heardMidi: writtenMidi(60), cause: 'pitch' },
     };
@@ -187,7 +200,12 @@ describe('a verdict in words', () => {
     expect(findingText(foreign, 'letters', t)).toBe('');
     expect(isNeutral(foreign)).toBe(false);
     const items = [{ kind: 'note', verdict: { findings: [foreign] } }] as unknown as NoteAnalysis[];
-    expect(judgeRound([{ items }])).toMatchObject({ judged: 1, asWritten: 0, advice: 'moveOn' });
+    expect(
+      judgeRound([{ items }], {
+        exercise: { family: null, tempoBpm: 60, phrases: [] },
+        horn: hornById('alto'),
+      }),
+    ).toMatchObject({ judged: 1, asWritten: 0, advice: 'moveOn' });
     // Bare air as strong as the first has no side.
     expect(findingText({ kind: 'airAgainst', db: 0 }, 'letters', t)).toBe('0.0 dB more air than the first.');
   });

@@ -5,15 +5,8 @@ import { TREND_MEASURES, ZONES, type TrendMeasure } from '@inner-hum/core/practi
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_AIM_TEXT, type AimRecord, type SettingsRecord } from '../../storage/index.ts';
-import {
-  ActionButton,
-  DateField,
-  measureText,
-  noteText,
-  NumberField,
-  Select,
-  TextField,
-} from '../../ui/index.ts';
+import { measureText, noteText } from '../../notation/index.ts';
+import { ActionButton, DateField, NumberField, Select, TextField } from '../../ui/index.ts';
 
 export type AimDraft = Pick<AimRecord, 'text' | 'goal' | 'byDay'>;
 

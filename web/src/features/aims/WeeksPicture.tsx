@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import type { Goal, GoalProgress } from '@inner-hum/core/practice';
 import { useTranslation } from 'react-i18next';
-import { measureText } from '../../ui/index.ts';
+import { measureText } from '../../notation/index.ts';
 import { weeksLayout } from './weeksLayout.ts';
 
 const WIDTH = 260;

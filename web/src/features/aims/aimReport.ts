@@ -1,6 +1,6 @@
 import i18next, { type TFunction } from 'i18next';
 import type { Report } from '../../listing/index.ts';
-import { measureText } from '../../ui/index.ts';
+import { measureText } from '../../notation/index.ts';
 import { dateText } from '../../words/index.ts';
 import { distanceText } from './aimText.ts';
 import type { AimProgress } from './useAims.ts';

@@ -1,5 +1,5 @@
 import type { TFunction } from 'i18next';
-import { measureText } from '../../ui/index.ts';
+import { measureText } from '../../notation/index.ts';
 import type { AimProgress } from './useAims.ts';
 
 /** How far an aim is, in one sentence. */

@@ -13,7 +13,8 @@ import {
   type OwnExercise,
   type SettingsRecord,
 } from '../../storage/index.ts';
-import { ActionLink, exerciseName, RoomHeading } from '../../ui/index.ts';
+import { exerciseName } from '../../notation/index.ts';
+import { ActionLink, RoomHeading } from '../../ui/index.ts';
 import { BuilderView } from './BuilderView.tsx';
 import { useDraft } from './useDraft.ts';
 

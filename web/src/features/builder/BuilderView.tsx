@@ -11,7 +11,8 @@ import {
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, exerciseName, extentText, ScoreButtons } from '../../ui/index.ts';
+import { exerciseName, extentText } from '../../notation/index.ts';
+import { ActionButton, ActionLink, ScoreButtons } from '../../ui/index.ts';
 import { ExerciseFields } from './ExerciseFields.tsx';
 import { PhraseEditor } from './PhraseEditor.tsx';
 import { PhraseList } from './PhraseList.tsx';

@@ -11,7 +11,8 @@ import {
 } from '@inner-hum/core/horn';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, FingeringDiagram, noteText, Select } from '../../ui/index.ts';
+import { FingeringDiagram, noteText } from '../../notation/index.ts';
+import { ActionButton, Select } from '../../ui/index.ts';
 
 /** Half steps from a tube's own note to its partials 2 to 8. */
 const PARTIAL_STEPS = [12, 19, 24, 28, 31, 34, 36];

@@ -3,7 +3,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import type { ExerciseItem } from '@inner-hum/core/exercise';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { NoteGlyph, noteText } from '../../ui/index.ts';
+import { NoteGlyph, noteText } from '../../notation/index.ts';
 
 interface ItemTileProps {
   id: string;

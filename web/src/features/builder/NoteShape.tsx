@@ -9,7 +9,8 @@ import {
   type SwellShape,
 } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
-import { Choice, HairpinIcon, NumberField } from '../../ui/index.ts';
+import { HairpinIcon } from '../../notation/index.ts';
+import { Choice, NumberField } from '../../ui/index.ts';
 
 interface NoteShapeProps {
   note: NoteItem;

@@ -2,7 +2,8 @@ import { Box } from '@chakra-ui/react';
 import type { Exercise, Problem } from '@inner-hum/core/exercise';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, noteText } from '../../ui/index.ts';
+import { noteText } from '../../notation/index.ts';
+import { ActionButton } from '../../ui/index.ts';
 
 interface ProblemListProps {
   exercise: Exercise;

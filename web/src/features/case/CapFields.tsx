@@ -14,7 +14,7 @@ const MOST_MINUTES = 120;
 export function CapFields({ settings: { caps }, onChange }: CapFieldsProps) {
   const { t } = useTranslation();
   const field = (name: keyof typeof caps) => {
-    const label = t(`strain.${name}`);
+    const label = t(`playingLoad.${name}`);
     const cap = caps[name];
     const set = (minutes: number | null) => onChange({ caps: { ...caps, [name]: minutes } });
     return (
@@ -25,7 +25,7 @@ export function CapFields({ settings: { caps }, onChange }: CapFieldsProps) {
         more={t('option.more', { name: label })}
         onLess={() => set(cap === null || cap <= STEP_MINUTES ? null : cap - STEP_MINUTES)}
         onMore={() => set(Math.min(MOST_MINUTES, (cap ?? 0) + STEP_MINUTES))}
-        shown={cap === null ? t('strain.noCap') : t('strain.minutes', { count: cap })}
+        shown={cap === null ? t('playingLoad.noCap') : t('playingLoad.minutes', { count: cap })}
       />
     );
   };
@@ -39,7 +39,7 @@ export function CapFields({ settings: { caps }, onChange }: CapFieldsProps) {
           alignSelf="flex-end"
           onClick={() => onChange({ caps: { highMinutes: null, loudMinutes: null } })}
         >
-          {t('strain.none')}
+          {t('playingLoad.none')}
         </ActionButton>
       )}
     </>

@@ -9,7 +9,8 @@ import {
 import { useTranslation } from 'react-i18next';
 import { playersHorn } from '../../addresses/index.ts';
 import type { SettingsChange, SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { NoteGlyph } from '../../notation/index.ts';
+import { ActionButton, Choice, NumberField } from '../../ui/index.ts';
 
 interface RangeFieldsProps {
   settings: SettingsRecord;
@@ -53,7 +54,7 @@ export function RangeFields({ settings, onChange }: RangeFieldsProps) {
     <>
       <Choice
         legend={t('case.topKey')}
-        value={settings.topKeys[hornId] ?? 'F#'}
+        value={settings.topKeys[hornId] ?? horn.topKey}
         onChange={(key) => onChange({ topKeys: { ...settings.topKeys, [hornId]: key } })}
         options={TOP_KEYS.map((value) => ({ value, label: value.replace('#', '♯') }))}
       />

@@ -13,7 +13,8 @@ import {
   type PlayedReed,
   type SettingsRecord,
 } from '../../storage/index.ts';
-import { ActionButton, TextField, reedName } from '../../ui/index.ts';
+import { reedName } from '../../notation/index.ts';
+import { ActionButton, TextField } from '../../ui/index.ts';
 import { ReedRow } from './ReedRow.tsx';
 
 /** The reed that has rested longest, of those that are not on the horn; null where there is nothing to choose from. */

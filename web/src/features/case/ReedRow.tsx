@@ -3,7 +3,8 @@ import { parseISO } from 'date-fns';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_REMARK, type PlayedReed, type ReedRemark } from '../../storage/index.ts';
-import { ActionButton, Choice, TextField, reedName } from '../../ui/index.ts';
+import { reedName } from '../../notation/index.ts';
+import { ActionButton, Choice, TextField } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 
 interface ReedRowProps {

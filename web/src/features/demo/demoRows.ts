@@ -44,7 +44,7 @@ function takeRecord(take: DemoTake, startedAt: number): TakeRecord {
     foundClickSeconds: [],
     analysis: take.analysis,
     loudness: take.loudness,
-    strain: take.strain,
+    playingLoad: take.playingLoad,
     mouthpieceId: take.mouthpieceId,
     reedId: take.reedId,
     reedKind: take.reedKind,

@@ -5,7 +5,8 @@ import { highFigures } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../addresses/index.ts';
-import { ActionButton, ActionLink, FingeringDiagram, fingeringText, NoteGlyph } from '../../ui/index.ts';
+import { FingeringDiagram, fingeringText, NoteGlyph } from '../../notation/index.ts';
+import { ActionButton, ActionLink } from '../../ui/index.ts';
 import type { HighLook } from './highAddress.ts';
 import { figureRows } from './highText.ts';
 

@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { ChartedFingering, ChartedNote } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
-import { FingeringDiagram, fingeringText, NoteGlyph } from '../../ui/index.ts';
+import { FingeringDiagram, fingeringText, NoteGlyph } from '../../notation/index.ts';
 import { pitchText, speaksText } from './highText.ts';
 import { SpeakMark } from './SpeakMark.tsx';
 

@@ -1,7 +1,7 @@
 import { chartToCsv, chartToJson } from '@inner-hum/core/formats';
 import { useState } from 'react';
 import { playersHorn } from '../../addresses/index.ts';
-import { useStrainToday } from '../../today/index.ts';
+import { usePlayingLoadToday } from '../../today/index.ts';
 import { decideOn } from '../../storage/index.ts';
 import { downloadFile, useSearch } from '../../ui/index.ts';
 import { highSearch, readHighLook } from './highAddress.ts';
@@ -14,7 +14,7 @@ const TYPES = { csv: 'text/csv', json: 'application/json' };
 export function Component() {
   const [search, ask] = useSearch();
   const chart = useHighChart();
-  const strain = useStrainToday(chart?.settings);
+  const playingLoad = usePlayingLoadToday(chart?.settings);
   const [takenOff, setTakenOff] = useState<{ note: number; word: string } | null>(null);
   if (!chart) return null;
   const { settings, mouthpiece, notes } = chart;
@@ -28,7 +28,7 @@ export function Component() {
       chart={chart}
       horn={playersHorn(settings)}
       look={look}
-      highToday={strain?.high?.text ?? null}
+      highToday={playingLoad?.high?.text ?? null}
       takenOff={takenOff?.note === writtenMidi ? takenOff.word : null}
       onLook={go}
       onPrefer={(preferred) => void decide(look.word, { preferred, removed: false })}

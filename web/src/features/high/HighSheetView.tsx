@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import { FingeringDiagram, NoteGlyph } from '../../ui/index.ts';
+import { FingeringDiagram, NoteGlyph } from '../../notation/index.ts';
 import { dateText } from '../../words/index.ts';
 import { pitchText, speaksText } from './highText.ts';
 import type { HighChart } from './useHighChart.ts';

@@ -1,6 +1,6 @@
 import type { HighFigures } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
-import { centsText } from '../../ui/index.ts';
+import { centsText } from '../../notation/index.ts';
 
 const percent = (share: number) => Math.round(100 * share);
 

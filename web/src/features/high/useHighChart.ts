@@ -1,3 +1,4 @@
+import { hornById } from '@inner-hum/core/horn';
 import { highChart, highTriesIn, type ChartedNote } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
@@ -41,7 +42,7 @@ export function useHighChart(): HighChart | null {
     const tries = takes.flatMap(({ context, analysis, startedAt, mouthpieceId }) =>
       context && analysis && mouthpieceId === mouthpiece.id ? highTriesIn(context, analysis, startedAt) : [],
     );
-    const topKey = by.topKeys[by.hornId] ?? 'F#';
+    const topKey = by.topKeys[by.hornId] ?? hornById(by.hornId).topKey;
     return {
       settings: by,
       mouthpiece,

@@ -4,7 +4,7 @@ import type { Rung } from '@inner-hum/core/plan';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useElementWidth, useRibbonPalette } from '../../ribbon/index.ts';
-import { NoteGlyph } from '../../ui/index.ts';
+import { NoteGlyph } from '../../notation/index.ts';
 import type { Tuning } from './ladderAddress.ts';
 import { RungMark } from './RungMark.tsx';
 import { rungLabel } from './rungText.ts';

@@ -4,7 +4,8 @@ import type { MatchSound } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionLink, centsText, fingeringText, noteText, RoomHeading, Select } from '../../ui/index.ts';
+import { centsText, fingeringText, noteText } from '../../notation/index.ts';
+import { ActionLink, RoomHeading, Select } from '../../ui/index.ts';
 import { decimals } from '../../words/index.ts';
 import { BlindListen } from './BlindListen.tsx';
 import type { MatchPair, PlayedMatch } from './matchPairs.ts';
@@ -72,11 +73,11 @@ export function MatchView({ pairs, pair, naming, onPair }: MatchViewProps) {
   const figures = [
     ...(match.matchDb === null ? [] : [t('match.colour', { db: decimals(match.matchDb, 1) })]),
     ...(match.matchCents === null ? [] : [t('match.pitch', { cents: centsText(match.matchCents, t) })]),
-    ...(match.matchBrightness === null
+    ...(match.matchCentroidHarmonics === null
       ? []
       : [
-          t(match.matchBrightness >= 0 ? 'match.brighter' : 'match.darker', {
-            harmonics: decimals(Math.abs(match.matchBrightness), 1),
+          t(match.matchCentroidHarmonics >= 0 ? 'match.brighter' : 'match.darker', {
+            harmonics: decimals(Math.abs(match.matchCentroidHarmonics), 1),
           }),
         ]),
   ];

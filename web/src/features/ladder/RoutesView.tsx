@@ -14,17 +14,8 @@ import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { useElementWidth } from '../../ribbon/index.ts';
 import type { OwnExercise, SettingsRecord } from '../../storage/index.ts';
-import {
-  ActionButton,
-  ActionLink,
-  Choice,
-  exerciseName,
-  FingeringDiagram,
-  NoteGlyph,
-  RoomHeading,
-  Select,
-  signedKey,
-} from '../../ui/index.ts';
+import { exerciseName, FingeringDiagram, NoteGlyph, signedKey } from '../../notation/index.ts';
+import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
 
 interface RoutesViewProps {
   horn: Horn;

@@ -5,7 +5,8 @@ import { rungOf, type Rung, type RungTry } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../addresses/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, ActionLink, FingeringDiagram, NoteGlyph } from '../../ui/index.ts';
+import { FingeringDiagram, NoteGlyph } from '../../notation/index.ts';
+import { ActionButton, ActionLink } from '../../ui/index.ts';
 import type { Tuning } from './ladderAddress.ts';
 import { rungFigures } from './rungText.ts';
 

@@ -46,8 +46,8 @@ const place = ({ depth: { airierDb, softerDb, kind } }: SubtoneTry) => ({
 /** Where air drowns the tone: as far over the full tone as the window's own noise limit lies; null where that is not known. */
 function mostAirier(tries: readonly SubtoneTry[], { mostBreathDb }: SubtoneWindow): number | null {
   const full = median(
-    tries.flatMap(({ depth: { breathDb, airierDb } }) =>
-      breathDb === undefined ? [] : [breathDb - airierDb],
+    tries.flatMap(({ depth: { noiseToHarmonicDb, airierDb } }) =>
+      noiseToHarmonicDb === undefined ? [] : [noiseToHarmonicDb - airierDb],
     ),
   );
   return full === null ? null : mostBreathDb - full;

@@ -7,7 +7,8 @@ import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../addresses/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { ActionLink, NoteGlyph, noteText, RoomHeading } from '../../ui/index.ts';
+import { NoteGlyph, noteText } from '../../notation/index.ts';
+import { ActionLink, RoomHeading } from '../../ui/index.ts';
 import { decimals } from '../../words/index.ts';
 import type { BenchNote } from './subtoneBench.ts';
 import { SubtoneWindowFields } from './SubtoneWindowFields.tsx';
@@ -92,7 +93,7 @@ export function SubtoneView({ horn, notes, looked, tries, settings, onNote, onWi
               {t('subtone.figures', {
                 airier: decimals(last.depth.airierDb, 0),
                 softer: decimals(last.depth.softerDb, 0),
-                percent: Math.round(100 * last.depth.brightnessShare),
+                percent: Math.round(100 * last.depth.centroidShare),
               })}{' '}
               {last.responseMs !== null &&
                 t('subtone.response', { ms: Math.round(last.responseMs / 10) * 10 })}{' '}

@@ -1,7 +1,7 @@
 import { pureCents, type NoteNaming } from '@inner-hum/core/horn';
 import type { Rung } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
-import { centsText, noteText } from '../../ui/index.ts';
+import { centsText, noteText } from '../../notation/index.ts';
 import { decimals } from '../../words/index.ts';
 import type { Tuning } from './ladderAddress.ts';
 

@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { TakeRecord } from '../../storage/index.ts';
-import { exerciseName } from '../../ui/index.ts';
+import { exerciseName } from '../../notation/index.ts';
 import { dateText } from '../../words/index.ts';
 
 const LineLink = chakra(Link);

@@ -13,7 +13,8 @@ import {
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
 import { dateText } from '../../words/index.ts';
 import { markName } from './markText.ts';
-import { measureText, useNarrow } from '../../ui/index.ts';
+import { measureText } from '../../notation/index.ts';
+import { useNarrow } from '../../ui/index.ts';
 import type { MarkedChange } from './useTrend.ts';
 
 interface TrendChartProps {

@@ -3,13 +3,11 @@ import { writtenMidi } from '@inner-hum/core/horn';
 import { TREND_MEASURES, ZONES } from '@inner-hum/core/practice';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
+import { familyName, measureText, noteText } from '../../notation/index.ts';
 import {
   ActionLink,
   type UrlStateChange,
   Choice,
-  familyName,
-  measureText,
-  noteText,
   RoomHeading,
   Select,
   LogbookLinks,

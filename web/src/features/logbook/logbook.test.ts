@@ -6,7 +6,7 @@ import { dayRows } from './dayRows.ts';
 import { inkDays } from './inkDay.ts';
 import { inkShare, inkStroke, ROW_HEIGHT } from './inkStroke.ts';
 import { monthSearch, readMonth, readTrend, trendSearch } from './logbookAddress.ts';
-import { figureText } from '../../ui/index.ts';
+import { figureText } from '../../notation/index.ts';
 
 const NOW = new Date(2026, 2, 14);
 

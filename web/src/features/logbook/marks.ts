@@ -11,7 +11,7 @@ import {
   type CheckKind,
   type PracticeDayRecord,
 } from '../../storage/index.ts';
-import { reedName } from '../../ui/index.ts';
+import { reedName } from '../../notation/index.ts';
 
 /** Something that was done to horn, mouthpiece or reed on a day; `text` is the player's own. */
 export interface Mark {

@@ -1,7 +1,7 @@
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Milestone } from '@inner-hum/core/practice';
 import type { TFunction } from 'i18next';
-import { signedNote } from '../../ui/index.ts';
+import { signedNote } from '../../notation/index.ts';
 import { decimals } from '../../words/index.ts';
 
 /** What was reached, in one plain sentence. */

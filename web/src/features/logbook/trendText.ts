@@ -1,6 +1,6 @@
 import type { Change, TrendMeasure } from '@inner-hum/core/practice';
 import type { TFunction } from 'i18next';
-import { figureText, measureText } from '../../ui/index.ts';
+import { figureText, measureText } from '../../notation/index.ts';
 import { markText } from './markText.ts';
 import type { MarkedChange } from './useTrend.ts';
 

@@ -15,7 +15,7 @@ import {
   type SettingsRecord,
   type TakeRecord,
 } from '../../storage/index.ts';
-import { reedName } from '../../ui/index.ts';
+import { reedName } from '../../notation/index.ts';
 import { inkDays, type InkDay } from './inkDay.ts';
 import { hornsIn, reachedSince } from './reached.ts';
 import { marksOf, type Mark } from './marks.ts';

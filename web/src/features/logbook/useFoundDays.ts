@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { dayOf, listDayNotes, listPractice, readSettings } from '../../storage/index.ts';
-import { holdsWords } from '../../ui/index.ts';
+import { holdsWords } from '../../notation/index.ts';
 
 /** A day on which every searched word was written, on it or on its takes. */
 export interface FoundDay {

@@ -3,7 +3,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { MouthpieceAdvice } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { LABEL_FAMILY, useElementWidth, useRibbonPalette } from '../../ribbon/index.ts';
-import { axisCents, signedNote } from '../../ui/index.ts';
+import { axisCents, signedNote } from '../../notation/index.ts';
 import { mapScale, xOfNote } from './mapScale.ts';
 
 interface AdvicePictureProps {

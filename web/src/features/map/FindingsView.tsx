@@ -3,7 +3,8 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Evidence, MapFinding } from '@inner-hum/core/tendency';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, noteText, RoomHeading } from '../../ui/index.ts';
+import { noteText } from '../../notation/index.ts';
+import { ActionButton, ActionLink, RoomHeading } from '../../ui/index.ts';
 import { decimals } from '../../words/index.ts';
 import type { HornMap } from './useHornMap.ts';
 

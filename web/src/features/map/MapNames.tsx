@@ -2,7 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { WITHIN_90, type TendencyMap } from '@inner-hum/core/tendency';
 import type { KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { centsText, NoteGlyph, noteText } from '../../ui/index.ts';
+import { centsText, NoteGlyph, noteText } from '../../notation/index.ts';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { stepOf, type MapScale } from './mapScale.ts';
 

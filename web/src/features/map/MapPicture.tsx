@@ -6,7 +6,7 @@ import {
 } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { LABEL_FAMILY, useRibbonPalette, type RibbonPalette } from '../../ribbon/index.ts';
-import { axisCents } from '../../ui/index.ts';
+import { axisCents } from '../../notation/index.ts';
 import { stepOf, xOfNote, type MapScale } from './mapScale.ts';
 import { smoothPaths } from './smoothPaths.ts';
 import { KNOWN_CENTS } from './useHornMap.ts';

@@ -26,22 +26,26 @@ export function MapRows({ data: { sums, rows }, scale }: { data: HornMap; scale:
         value={({ measures: { holdSeconds } }) => (holdSeconds === null ? null : [0, holdSeconds])}
       />
       <MapRow
-        label={t('map.row.breathDb')}
+        label={t('map.row.noiseToHarmonicDb')}
         unitText={() => t('map.unit.db')}
         scale={scale}
         sums={sums}
-        evenness={rows.breathDb}
+        evenness={rows.noiseToHarmonicDb}
         least={-40}
         most={0}
-        value={({ measures: { breathDb } }) => (breathDb === null ? null : [-40, breathDb])}
+        value={({ measures: { noiseToHarmonicDb } }) =>
+          noiseToHarmonicDb === null ? null : [-40, noiseToHarmonicDb]
+        }
       />
       <MapRow
-        label={t('map.row.brightness')}
+        label={t('map.row.centroidHarmonics')}
         unitText={(top) => t('map.unit.harmonic', { top: decimals(top, 1) })}
         scale={scale}
         sums={sums}
-        evenness={rows.brightness}
-        value={({ measures: { brightness } }) => (brightness === null ? null : [0, brightness])}
+        evenness={rows.centroidHarmonics}
+        value={({ measures: { centroidHarmonics } }) =>
+          centroidHarmonics === null ? null : [0, centroidHarmonics]
+        }
       />
       <MapRow
         label={t('map.row.reach')}

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { WITHIN_90 } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
-import { centsText, NoteGlyph } from '../../ui/index.ts';
+import { centsText, NoteGlyph } from '../../notation/index.ts';
 import { rowText } from './mapText.ts';
 import type { HornMap, RowName } from './useHornMap.ts';
 
@@ -12,7 +12,7 @@ interface MapTableProps {
   loud: number;
 }
 
-const COLUMNS: readonly RowName[] = ['responseMs', 'holdSeconds', 'breathDb', 'brightness'];
+const COLUMNS: readonly RowName[] = ['responseMs', 'holdSeconds', 'noiseToHarmonicDb', 'centroidHarmonics'];
 
 /** The figures behind the picture, note by note. */
 export function MapTable({ data: { map, sums, settings }, shift, soft, loud }: MapTableProps) {

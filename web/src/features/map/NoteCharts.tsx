@@ -11,7 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
-import { axisCents } from '../../ui/index.ts';
+import { axisCents } from '../../notation/index.ts';
 import { dateText } from '../../words/index.ts';
 
 /** One pitch of the note, and when it was played. */

@@ -4,7 +4,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { gearOf, playedAt, judgedOn, setupKey } from '../../storage/index.ts';
-import { ActionButton, ActionLink, centsText, NoteGlyph, noteText } from '../../ui/index.ts';
+import { centsText, NoteGlyph, noteText } from '../../notation/index.ts';
+import { ActionButton, ActionLink } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { rowText } from './mapText.ts';
 import type { PlayedPoint } from './NoteCharts.tsx';
@@ -118,7 +119,7 @@ export function NotePanel({ data, note, shift, soft, loud, onClose }: NotePanelP
               <NoteCharts
                 points={points}
                 label={t('map.charts', { note: name })}
-                bend={tendency.bendWithLevel.cents}
+                bend={tendency.pitchSlopeCentsPer10Db.cents}
                 medium={cents}
               />
             </Suspense>

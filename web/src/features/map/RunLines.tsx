@@ -3,7 +3,8 @@ import { familyById } from '@inner-hum/core/exercise';
 import { chartRun } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../addresses/index.ts';
-import { ActionLink, noteText } from '../../ui/index.ts';
+import { noteText } from '../../notation/index.ts';
+import { ActionLink } from '../../ui/index.ts';
 import { KNOWN_CENTS, type HornMap } from './useHornMap.ts';
 
 /** A chart run of more would take longer than ten minutes. */

@@ -23,7 +23,7 @@ export function SaveMap({ data: { horn, map, sums, mouthpiece }, soft, loud, pic
   function saveTable() {
     const notes = map.notes.map(({ writtenMidi, days, at }, i) => {
       const known = (value: number) => (days === 0 ? null : value);
-      const { responseMs, holdSeconds, breathDb, brightness } = sums[i].measures;
+      const { responseMs, holdSeconds, noiseToHarmonicDb, centroidHarmonics } = sums[i].measures;
       return {
         writtenMidi,
         days,
@@ -33,8 +33,8 @@ export function SaveMap({ data: { horn, map, sums, mouthpiece }, soft, loud, pic
         withinCents: known(WITHIN_90 * at(0).error),
         responseMs,
         holdSeconds,
-        breathDb,
-        brightness,
+        noiseToHarmonicDb,
+        centroidHarmonics,
       };
     });
     downloadFile(`${name}.csv`, new Blob([mapToCsv(notes)]), 'text/csv');

@@ -1,6 +1,6 @@
 import type { NoteEvenness } from '@inner-hum/core/tendency';
 import type { TFunction } from 'i18next';
-import { noteText } from '../../ui/index.ts';
+import { noteText } from '../../notation/index.ts';
 import { decimals } from '../../words/index.ts';
 import { ROWS, type HornMap, type RowName } from './useHornMap.ts';
 
@@ -11,10 +11,10 @@ export function rowText(name: RowName, value: number, t: TFunction): string {
       return t('figure.ms', { ms: Math.round(value / 10) * 10 });
     case 'holdSeconds':
       return t('map.seconds', { seconds: decimals(value, 1) });
-    case 'breathDb':
+    case 'noiseToHarmonicDb':
     case 'levelDb':
       return t('figure.db', { db: decimals(value, 0) });
-    case 'brightness':
+    case 'centroidHarmonics':
       return t('map.harmonics', { harmonics: decimals(value, 1) });
   }
 }

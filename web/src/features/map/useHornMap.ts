@@ -37,8 +37,8 @@ import { movesOf, type Move } from './moves.ts';
 export const ROWS = {
   responseMs: 200,
   holdSeconds: 6,
-  breathDb: 8,
-  brightness: 1.5,
+  noiseToHarmonicDb: 8,
+  centroidHarmonics: 1.5,
   levelDb: 6,
 } as const;
 export type RowName = keyof typeof ROWS;
@@ -166,8 +166,8 @@ export function useHornMap({ range, over }: Pick<MapLook, 'range' | 'over'>): Ho
       rows: {
         responseMs: row('responseMs'),
         holdSeconds: row('holdSeconds'),
-        breathDb: row('breathDb'),
-        brightness: row('brightness'),
+        noiseToHarmonicDb: row('noiseToHarmonicDb'),
+        centroidHarmonics: row('centroidHarmonics'),
         levelDb: row('levelDb'),
       },
       findings: findingsOf({

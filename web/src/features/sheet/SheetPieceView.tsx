@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { exerciseName, extentText, familyName } from '../../ui/index.ts';
+import { exerciseName, extentText, familyName } from '../../notation/index.ts';
 import type { SheetPiece } from './readSheet.ts';
 
 interface SheetPieceViewProps {

@@ -5,7 +5,8 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
-import { familyName, currentSearch } from '../../ui/index.ts';
+import { familyName } from '../../notation/index.ts';
+import { currentSearch } from '../../ui/index.ts';
 import { FamilyView } from './FamilyView.tsx';
 
 /** One family read closely: all its choices, its music, and from here to the Stand, to paper or to a copy of one's own. */

@@ -16,16 +16,14 @@ import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { RibbonScore, useElementWidth } from '../../ribbon/index.ts';
 import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
+import { extentText, familyName, verdictText } from '../../notation/index.ts';
 import {
   ActionButton,
   ActionLink,
-  extentText,
-  familyName,
   OptionFields,
   RoomHeading,
   ScoreButtons,
   StarButton,
-  verdictText,
 } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { ScaleEndTable } from './ScaleEndTable.tsx';

@@ -3,7 +3,7 @@ import { scaleEnds } from '@inner-hum/core/exercise';
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { NoteGlyph, signedKey } from '../../ui/index.ts';
+import { NoteGlyph, signedKey } from '../../notation/index.ts';
 
 /** The ends that the major scales have on this range, and the keys that share each. */
 export function ScaleEndTable({ horn, naming }: { horn: Horn; naming: NoteNaming }) {

@@ -14,7 +14,8 @@ import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { useElementWidth } from '../../ribbon/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, Choice, extentText, NumberField, Select } from '../../ui/index.ts';
+import { extentText } from '../../notation/index.ts';
+import { ActionButton, Choice, NumberField, Select } from '../../ui/index.ts';
 
 interface ScorePanelProps {
   score: ReadScore;

@@ -6,7 +6,8 @@ import { Link } from 'react-router';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { RibbonScore } from '../../ribbon/index.ts';
 import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
-import { ActionLink, exerciseName, extentText, StarButton, useNarrow, verdictText } from '../../ui/index.ts';
+import { exerciseName, extentText, verdictText } from '../../notation/index.ts';
+import { ActionLink, StarButton, useNarrow } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
 

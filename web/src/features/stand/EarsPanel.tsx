@@ -2,7 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { Choice, NoteGlyph, NumberField } from '../../ui/index.ts';
+import { NoteGlyph } from '../../notation/index.ts';
+import { Choice, NumberField } from '../../ui/index.ts';
 
 interface EarsPanelProps {
   settings: SettingsRecord;

@@ -4,7 +4,8 @@ import { registerOf, writtenMidi } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, Choice, Key, NoteGlyph } from '../../ui/index.ts';
+import { NoteGlyph } from '../../notation/index.ts';
+import { ActionButton, ActionLink, Choice, Key } from '../../ui/index.ts';
 import { type SessionSetup, Troubles } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { LivePage } from './LivePage.tsx';
@@ -13,7 +14,7 @@ import type { ExercisePlay } from './useExercise.ts';
 import { FingeredLine } from './FingeredLine.tsx';
 import { CautionLine } from './CautionLine.tsx';
 import { shownNote } from './shownNote.ts';
-import { StrainLine } from './StrainLine.tsx';
+import { PlayingLoadLine } from './PlayingLoadLine.tsx';
 import { usePageHeight } from './usePageHeight.ts';
 import { useShownNotes } from './useShownNotes.ts';
 
@@ -99,7 +100,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
         <Troubles quiet={busy} onRetry={play.onRetry} onStandIn={play.onStandIn} />
         <div hidden={busy}>
           <CautionLine exercise={play.exercise} readAt={settings.cautionsReadAt} />
-          <StrainLine exercise={play.exercise} settings={settings} />
+          <PlayingLoadLine exercise={play.exercise} settings={settings} />
         </div>
       </Box>
       <Flex

@@ -2,7 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { NoteItem } from '@inner-hum/core/exercise';
 import { regularFingering, type NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { FingeringDiagram, noteText, useNarrow } from '../../ui/index.ts';
+import { FingeringDiagram, noteText } from '../../notation/index.ts';
+import { useNarrow } from '../../ui/index.ts';
 
 const DESK_PX = 108;
 const PHONE_PX = 64;

@@ -1,16 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { hornById, toWritten } from '@inner-hum/core/horn';
-import {
-  ActionButton,
-  ActionLink,
-  Choice,
-  Key,
-  NoteGlyph,
-  NumberField,
-  RoomHelp,
-  useNarrow,
-} from '../../ui/index.ts';
+import { NoteGlyph } from '../../notation/index.ts';
+import { ActionButton, ActionLink, Choice, Key, NumberField, RoomHelp, useNarrow } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
 import { EarsPanel } from './EarsPanel.tsx';

@@ -38,7 +38,7 @@ import { barSounds } from '../../audio/index.ts';
 import { paintBeats } from './paintBeats.ts';
 import { useSession, type VisitPhase } from '../../session/index.ts';
 import { shownNote } from './shownNote.ts';
-import { shortNote } from '../../ui/index.ts';
+import { shortNote } from '../../notation/index.ts';
 
 interface LivePageProps {
   exercise: Exercise;

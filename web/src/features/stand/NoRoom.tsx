@@ -2,7 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { FamilyId } from '@inner-hum/core/exercise';
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { ActionLink, familyName, RoomHeading, shortNote } from '../../ui/index.ts';
+import { familyName, shortNote } from '../../notation/index.ts';
+import { ActionLink, RoomHeading } from '../../ui/index.ts';
 
 interface NoRoomProps {
   familyId: FamilyId;

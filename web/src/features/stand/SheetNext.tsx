@@ -3,7 +3,8 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { finishLine, isPlayable, lineAddress, lineAfter, useToday, type BadLine } from '../../today/index.ts';
-import { ActionButton, ActionLink, familyName, useCountdown } from '../../ui/index.ts';
+import { familyName } from '../../notation/index.ts';
+import { ActionButton, ActionLink, useCountdown } from '../../ui/index.ts';
 
 const REST_SECONDS = 12;
 

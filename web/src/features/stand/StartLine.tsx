@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { phraseExercise, type Exercise } from '@inner-hum/core/exercise';
 import { Trans, useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, Key, NoteGlyph } from '../../ui/index.ts';
+import { NoteGlyph } from '../../notation/index.ts';
+import { ActionButton, ActionLink, Key } from '../../ui/index.ts';
 import { firstShownNote } from './shownNote.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import type { VisitPhase } from '../../session/index.ts';

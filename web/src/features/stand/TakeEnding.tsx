@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, CallWords, Key, VerdictWords } from '../../ui/index.ts';
+import { CallWords, VerdictWords } from '../../notation/index.ts';
+import { ActionButton, ActionLink, Key } from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
 import { CallIt } from './CallIt.tsx';
 import { RestCount } from './RestCount.tsx';

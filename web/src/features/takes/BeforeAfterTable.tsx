@@ -6,14 +6,14 @@ import { beforeAfter } from '@inner-hum/core/trial';
 import { playedPhrases } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
-import { figureText, measureText } from '../../ui/index.ts';
+import { figureText, measureText } from '../../notation/index.ts';
 
 const SHOWN = [
   'centsMean',
   'centsSpread',
   'levelSpreadDb',
-  'brightness',
-  'breathDb',
+  'centroidHarmonics',
+  'noiseToHarmonicDb',
   'responseMs',
 ] as const satisfies readonly KeptFigure[];
 

@@ -3,7 +3,7 @@ import type { FrameColumns } from '@inner-hum/core/hearing';
 import { toneColour, type ToneColour } from '@inner-hum/core/judge';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { measureText } from '../../ui/index.ts';
+import { measureText } from '../../notation/index.ts';
 
 interface ColourBesideProps {
   here: FrameColumns;
@@ -20,7 +20,7 @@ const BAR = 9;
 export function ColourBeside({ here, there }: ColourBesideProps) {
   const { t } = useTranslation();
   const colours = useMemo(() => [toneColour(here), toneColour(there)] as const, [here, there]);
-  const line = (name: 'brightness' | 'breathDb') => {
+  const line = (name: 'centroidHarmonics' | 'noiseToHarmonicDb') => {
     const [a, b] = colours.map((colour) => colour[name]);
     return a === null || b === null
       ? null
@@ -32,8 +32,8 @@ export function ColourBeside({ here, there }: ColourBesideProps) {
       <Heading as="h2" fontSize="large" mb="2">
         {t('compare.colour')}
       </Heading>
-      <Box>{line('brightness')}</Box>
-      <Box>{line('breathDb')}</Box>
+      <Box>{line('centroidHarmonics')}</Box>
+      <Box>{line('noiseToHarmonicDb')}</Box>
       {hasBars && <Harmonics colours={colours} label={t('compare.harmonics')} />}
       <Box color="muted" fontSize="small" maxW="prose">
         {t('compare.colourHow')}

@@ -5,8 +5,10 @@ import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { decimals } from '../../words/index.ts';
 
-function releaseText(sagCents: number, t: TFunction): string {
-  return sagCents > MAX_SAG_CENTS ? t('event.sagged', { cents: Math.round(sagCents) }) : t('event.faded');
+function releaseText(sagCents: number | null, t: TFunction): string {
+  return sagCents !== null && sagCents > MAX_SAG_CENTS
+    ? t('event.sagged', { cents: Math.round(sagCents) })
+    : t('event.faded');
 }
 
 /** An event in words; onset and end are seen and need none. */

@@ -5,15 +5,17 @@ import { figureRows } from './figureRows.ts';
 
 interface FiguresProps {
   measures: TakeMeasures;
+  /** What loudness alone does to the colour, where it is known of this horn. */
+  usualColourSlope: number | undefined;
   /** Another take's figures beside them, and what the two columns are called. */
   beside: { measures: TakeMeasures; here: string; there: string } | null;
 }
 
 /** Every figure of a take in words, with its unit. What has no answer is left out. */
-export function Figures({ measures, beside }: FiguresProps) {
+export function Figures({ measures, usualColourSlope, beside }: FiguresProps) {
   const { t } = useTranslation();
   const there = beside && new Map(figureRows(beside.measures, t).map(({ name, text }) => [name, text]));
-  const rows = figureRows(measures, t).filter(
+  const rows = figureRows(measures, t, usualColourSlope).filter(
     ({ name, text }) => text !== null || (there?.get(name) ?? null) !== null,
   );
   const cell = (text: string | null) => (

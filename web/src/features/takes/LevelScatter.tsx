@@ -10,7 +10,7 @@ import {
   YAxis,
 } from 'recharts';
 import { LABEL_FAMILY, MARK_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
-import { axisCents } from '../../ui/index.ts';
+import { axisCents } from '../../notation/index.ts';
 import { MARK_TICKS, type Scatter } from './scatterPoints.ts';
 
 interface LevelScatterProps {

@@ -3,7 +3,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { ItemAnalysis, ItemMeasures, TakeAnalysis } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { findingText, NoteGlyph } from '../../ui/index.ts';
+import { findingText, NoteGlyph } from '../../notation/index.ts';
 import { decimals } from '../../words/index.ts';
 import { cents, decibels } from './figureRows.ts';
 
@@ -13,7 +13,11 @@ interface LineTableProps {
   onCursor(seconds: number): void;
 }
 
-const COLUMNS = ['note', 'beat', 'response', 'slur', 'landing', 'pitch', 'level', 'verdict'] as const;
+/** In the order they are read; one that has nothing to tell of any row is left out. */
+const COLUMNS = [
+  ...(['note', 'beat', 'end', 'response', 'caught', 'letGo', 'slur', 'landing', 'pitch', 'level'] as const),
+  ...(['softest', 'peak', 'span', 'softCents', 'loudCents', 'verdict'] as const),
+] as const;
 type Told = Partial<Record<(typeof COLUMNS)[number], string | null>>;
 
 /** Finer than 5 ms nothing is known. */
@@ -21,10 +25,18 @@ const toFive = (ms: number) => Math.round(ms / 5) * 5;
 
 function noteFigures(m: ItemMeasures, t: TFunction): Told {
   const ms = (value: number | null) => (value === null ? null : t('line.ms', { ms: toFive(value) }));
-  const beat = m.onsetOffsetMs === null ? null : toFive(m.onsetOffsetMs);
+  const offBeat = (value: number | null | undefined) => {
+    if (value === null || value === undefined) return null;
+    const off = toFive(value);
+    return t(off < 0 ? 'line.early' : 'line.late', { ms: Math.abs(off) });
+  };
+  const isSwell = m.softEndCents !== null;
   const landed = cents(m.landingCents, t);
   return {
-    beat: beat === null ? null : t(beat < 0 ? 'line.early' : 'line.late', { ms: Math.abs(beat) }),
+    beat: offBeat(m.onsetOffsetMs),
+    end: offBeat(m.endOffsetMs),
+    caught: decibels(m.caughtDb ?? null, t),
+    letGo: decibels(m.letGoDb ?? null, t),
     response: ms(m.responseMs),
     slur: ms(m.slurMs),
     landing:
@@ -32,7 +44,14 @@ function noteFigures(m: ItemMeasures, t: TFunction): Told {
         ? t('line.settled', { landed, ms: toFive(m.settleMs) })
         : landed,
     pitch: cents(m.centsMean, t),
-    level: decibels(m.levelDb, t),
+    level: isSwell ? null : decibels(m.levelDb, t),
+    ...(isSwell && {
+      softest: decibels(m.softestDb ?? null, t),
+      peak: decibels(m.peakDb ?? null, t),
+      span: decibels(m.dynamicSpanDb, t),
+      softCents: cents(m.softEndCents, t),
+      loudCents: cents(m.loudEndCents, t),
+    }),
   };
 }
 
@@ -60,6 +79,10 @@ function figures(item: ItemAnalysis, t: TFunction): Told {
 export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
   const { t } = useTranslation();
   const rows = analysis.items.filter(({ verdict }) => verdict !== null);
+  const told = new Map(rows.map((item) => [item, figures(item, t)]));
+  const columns = COLUMNS.filter(
+    (column) => column === 'note' || column === 'verdict' || rows.some((item) => told.get(item)?.[column]),
+  );
   const name = (item: ItemAnalysis) =>
     item.kind === 'note' ? (
       <NoteGlyph midi={item.writtenMidi} naming={naming} octave />
@@ -74,7 +97,7 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
       <chakra.table w="full" borderCollapse="collapse">
         <thead>
           <tr>
-            {COLUMNS.map((column) => (
+            {columns.map((column) => (
               <chakra.th
                 key={column}
                 scope="col"
@@ -92,7 +115,6 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
         </thead>
         <tbody>
           {rows.map((item) => {
-            const told = figures(item, t);
             const start = item.startSeconds;
             return (
               <chakra.tr
@@ -124,9 +146,9 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
                     </chakra.button>
                   )}
                 </chakra.th>
-                {COLUMNS.slice(1, -1).map((column) => (
+                {columns.slice(1, -1).map((column) => (
                   <chakra.td key={column} pr="5" whiteSpace="nowrap">
-                    {told[column] ?? ''}
+                    {told.get(item)?.[column] ?? ''}
                   </chakra.td>
                 ))}
                 <td>{item.verdict?.findings.map((finding) => findingText(finding, naming, t)).join(' ')}</td>

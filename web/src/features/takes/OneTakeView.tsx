@@ -4,15 +4,8 @@ import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { dateText } from '../../words/index.ts';
 import { swellAddress } from './swellAddress.ts';
-import {
-  ActionButton,
-  ActionLink,
-  CallWords,
-  Key,
-  RoomHeading,
-  useFreeKeys,
-  VerdictWords,
-} from '../../ui/index.ts';
+import { CallWords, VerdictWords } from '../../notation/index.ts';
+import { ActionButton, ActionLink, Key, RoomHeading, useFreeKeys } from '../../ui/index.ts';
 import { playedAt, takeKeys, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import { ColourBeside } from './ColourBeside.tsx';
 import { CompareListen } from './CompareListen.tsx';
@@ -154,7 +147,13 @@ export function OneTakeView(props: OneTakeViewProps) {
         </>
       )}
       <Flex gap={{ base: '6', md: '9' }} mt="7" wrap="wrap" alignItems="flex-start">
-        {take.analysis && <Figures measures={take.analysis.measures} beside={beside} />}
+        {take.analysis && (
+          <Figures
+            measures={take.analysis.measures}
+            usualColourSlope={take.context?.usualColourSlope ?? undefined}
+            beside={beside}
+          />
+        )}
         <Box flex="1" minW="column">
           {take.analysis && <EventList analysis={take.analysis} onCursor={onCursor} />}
           <Box as="label" display="block" mt="5">

@@ -1,10 +1,11 @@
 import { familyOf } from '@inner-hum/core/exercise';
 import { Box, Flex } from '@chakra-ui/react';
-import type { NoteNaming } from '@inner-hum/core/horn';
+import { hornById, type NoteNaming } from '@inner-hum/core/horn';
 import { judgeRound } from '@inner-hum/core/judge';
 import { useTranslation } from 'react-i18next';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
-import { ActionLink, exerciseName, findingText, RoomHeading } from '../../ui/index.ts';
+import { exerciseName, findingText } from '../../notation/index.ts';
+import { ActionLink, RoomHeading } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { TakeRow } from '../../listing/index.ts';
@@ -20,6 +21,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
   const { t } = useTranslation();
   const { judged, asWritten, recurring, advice } = judgeRound(
     takes.flatMap(({ analysis }) => analysis ?? []),
+    { exercise: round.exercise, horn: hornById(round.hornId) },
   );
   return (
     <Box maxW="page">

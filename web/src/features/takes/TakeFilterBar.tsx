@@ -1,7 +1,8 @@
 import { Flex } from '@chakra-ui/react';
 import { HORN_IDS, type NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, DateField, noteText, SearchField, Select } from '../../ui/index.ts';
+import { noteText } from '../../notation/index.ts';
+import { ActionButton, DateField, SearchField, Select } from '../../ui/index.ts';
 import { isFiltered, type TakeFilter } from './takeFilter.ts';
 import type { FoundTakes } from './useFoundTakes.ts';
 

@@ -17,7 +17,8 @@ import {
   type RibbonPalette,
 } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
-import { shortNote, useNarrow, verdictText } from '../../ui/index.ts';
+import { shortNote, verdictText } from '../../notation/index.ts';
+import { useNarrow } from '../../ui/index.ts';
 import type { TakeDrawing } from '../../listing/index.ts';
 import { decimals } from '../../words/index.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';

@@ -21,7 +21,7 @@ export function TakeScatter({ take, measures, drawing, other }: TakeScatterProps
   const { t } = useTranslation();
   const here = useMemo(() => scatterPoints(take, drawing.track.columns), [take, drawing]);
   const there = useMemo(() => other && scatterPoints(other.take, other.drawing.track.columns), [other]);
-  const bend = measures.bendWithLevel;
+  const bend = measures.pitchSlopeCentsPer10Db;
   const count = Math.round(Math.abs(bend ?? 0));
   const told =
     bend === null
@@ -30,7 +30,7 @@ export function TakeScatter({ take, measures, drawing, other }: TakeScatterProps
         ? t('scatter.stays')
         : t(bend < 0 ? 'scatter.sinks' : 'scatter.rises', {
             count,
-            percent: Math.round(100 * Math.max(0, measures.bendWithLevelR2 ?? 0)),
+            percent: Math.round(100 * Math.max(0, measures.pitchSlopeR2 ?? 0)),
           });
   if (here.points.length === 0) return null;
   return (

@@ -1,6 +1,6 @@
-import type { TakeMeasures } from '@inner-hum/core/judge';
+import { USUAL_COLOUR_SLOPE, type TakeMeasures } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
-import { centsText } from '../../ui/index.ts';
+import { centsText } from '../../notation/index.ts';
 import { decimals } from '../../words/index.ts';
 
 /** A level or a difference of levels in words; null where there is no answer. */
@@ -10,11 +10,11 @@ export const decibels = (value: number | null, t: TFunction) =>
 /** A deviation in words, with its side; null where there is no answer. */
 export const cents = (value: number | null, t: TFunction) => (value === null ? null : centsText(value, t));
 
-function bend({ bendWithLevel }: TakeMeasures, t: TFunction): string | null {
-  if (bendWithLevel === null) return null;
-  const count = Math.round(Math.abs(bendWithLevel));
+function bend({ pitchSlopeCentsPer10Db }: TakeMeasures, t: TFunction): string | null {
+  if (pitchSlopeCentsPer10Db === null) return null;
+  const count = Math.round(Math.abs(pitchSlopeCentsPer10Db));
   if (count === 0) return t('figure.bendNone');
-  return t(bendWithLevel < 0 ? 'figure.flatter' : 'figure.sharper', { count });
+  return t(pitchSlopeCentsPer10Db < 0 ? 'figure.flatter' : 'figure.sharper', { count });
 }
 
 function stairs({ stairs: { count, worstDb }, wrongWayPercent }: TakeMeasures, t: TFunction): string | null {
@@ -33,20 +33,41 @@ function hold({ holdSeconds, holdCause }: TakeMeasures, t: TFunction): string | 
   return t('figure.hold', { seconds: decimals(holdSeconds, 1), cause: t(`cause.${holdCause}`) });
 }
 
-/** The figures of a take as words with units, in the order they are read; null where there is no answer. */
-export function figureRows(m: TakeMeasures, t: TFunction) {
+/** How the pitch went from the soft end to the loud one. */
+function endToEnd({ endToEndCents }: TakeMeasures, t: TFunction): string | null {
+  if (endToEndCents === null || endToEndCents === undefined) return null;
+  const count = Math.round(Math.abs(endToEndCents));
+  if (count === 0) return t('figure.bendNone');
+  return t(endToEndCents < 0 ? 'figure.lowerLoud' : 'figure.higherLoud', { count });
+}
+
+/** How the colour went with loudness, beside what loudness alone does. */
+function colour({ centroidSlopeHarmonicsPer10Db: slope }: TakeMeasures, usual: number, t: TFunction) {
+  if (slope === null) return null;
+  return t('figure.colour', { slope: decimals(slope, 1), usual: decimals(usual, 1) });
+}
+
+/**
+ * The figures of a take as words with units, in the order they are read; null where there is no answer. `usualColourSlope`: what loudness
+ * alone does to the colour, in harmonic numbers per 10 dB.
+ */
+export function figureRows(m: TakeMeasures, t: TFunction, usualColourSlope = USUAL_COLOUR_SLOPE) {
   const spread = m.centsSpread === null ? null : t('figure.spread', { count: Math.round(m.centsSpread) });
   const wrongWay =
     m.wrongWayPercent === null ? null : t('figure.percent', { percent: Math.round(m.wrongWayPercent) });
   const rows = [
+    ['endToEndCents', endToEnd(m, t)],
     ['swellErrorDb', decibels(m.swellErrorDb, t)],
     ['dynamicSpanDb', decibels(m.dynamicSpanDb, t)],
     ['centsMean', cents(m.centsMean, t)],
     ['centsSpread', spread],
     ['loudEndCents', cents(m.loudEndCents, t)],
     ['softEndCents', cents(m.softEndCents, t)],
-    ['bendWithLevel', bend(m, t)],
-    ['breathDb', decibels(m.breathDb, t)],
+    ['pitchSlopeCentsPer10Db', bend(m, t)],
+    ['firstToLastCents', cents(m.firstToLastCents ?? null, t)],
+    ['centroidSlopeHarmonicsPer10Db', colour(m, usualColourSlope, t)],
+    ['softEndBreathDb', decibels(m.softEndBreathDb ?? null, t)],
+    ['noiseToHarmonicDb', decibels(m.noiseToHarmonicDb, t)],
     ['responseMs', m.responseMs === null ? null : t('figure.ms', { ms: Math.round(m.responseMs / 5) * 5 })],
     ['stairs', stairs(m, t)],
     ['wrongWay', wrongWay],

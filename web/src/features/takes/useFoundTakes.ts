@@ -7,7 +7,8 @@ import {
   takeChoices,
   type TakeRecord,
 } from '../../storage/index.ts';
-import { holdsWords, useRemembered } from '../../ui/index.ts';
+import { holdsWords } from '../../notation/index.ts';
+import { useRemembered } from '../../ui/index.ts';
 import { isFiltered, type TakeFilter } from './takeFilter.ts';
 
 export interface FoundTakes {

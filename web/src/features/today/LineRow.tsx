@@ -6,7 +6,8 @@ import { useTranslation } from 'react-i18next';
 import { RibbonScore } from '../../ribbon/index.ts';
 import { lineAddress } from '../../today/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, ActionLink, exerciseName, familyName, signedNote } from '../../ui/index.ts';
+import { exerciseName, familyName, signedNote } from '../../notation/index.ts';
+import { ActionButton, ActionLink } from '../../ui/index.ts';
 import { lineShape } from './lineShape.ts';
 import { reasonText } from './reasonText.ts';
 

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { isPlayable, lineOutcome, type Today } from '../../today/index.ts';
-import { familyName } from '../../ui/index.ts';
+import { familyName } from '../../notation/index.ts';
 import { decimals } from '../../words/index.ts';
 
 /** Under this share of its notes a line is told to come back. */

@@ -1,7 +1,7 @@
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Reason } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
-import { signedNote } from '../../ui/index.ts';
+import { signedNote } from '../../notation/index.ts';
 
 const whenText = (days: number, t: TFunction) =>
   days === 0 ? t('today.earlier') : t('today.daysAgo', { count: days });

@@ -14,7 +14,8 @@ import {
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord, TrialRecord } from '../../storage/index.ts';
-import { ActionButton, Choice, noteText, Select, TextField } from '../../ui/index.ts';
+import { noteText } from '../../notation/index.ts';
+import { ActionButton, Choice, Select, TextField } from '../../ui/index.ts';
 
 interface NewTrialProps {
   horn: Horn;

@@ -5,7 +5,7 @@ import { decimals } from '../../words/index.ts';
 import type { PlayedTrial } from './useTrials.ts';
 
 /** Of these less is not better in itself. */
-const NEUTRAL: readonly TrialMeasure[] = ['breathDb', 'brightness'];
+const NEUTRAL: readonly TrialMeasure[] = ['noiseToHarmonicDb', 'centroidHarmonics'];
 
 /** A figure of a trial with its unit. */
 export function trialFigure(value: number, measure: TrialMeasure, t: TFunction): string {

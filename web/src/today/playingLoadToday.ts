@@ -2,7 +2,7 @@ import { startOfToday } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { strainSince, type SettingsRecord } from '../storage/index.ts';
+import { playingLoadSince, type SettingsRecord } from '../storage/index.ts';
 import { decimals } from '../words/index.ts';
 
 /** Nearer than this share to a limit is worth a word before one plays. */
@@ -17,7 +17,7 @@ export interface Measured {
   text: string;
 }
 
-export interface StrainToday {
+export interface PlayingLoadToday {
   /** Null where no limit is set. */
   high: Measured | null;
   loud: Measured | null;
@@ -31,23 +31,23 @@ function measured(seconds: number, cap: number | null, kind: 'high' | 'loud', t:
     cap,
     isNear: minutes >= NEAR * cap,
     isOver: minutes >= cap,
-    text: t(`strain.${kind}`, { minutes: decimals(minutes, 1), cap }),
+    text: t(`playingLoad.${kind}`, { minutes: decimals(minutes, 1), cap }),
   };
 }
 
 /** What was played high and loud today, of whoever plays now, against the player's limits; null while it is read. */
-export function useStrainToday(settings: SettingsRecord | undefined): StrainToday | null {
+export function usePlayingLoadToday(settings: SettingsRecord | undefined): PlayingLoadToday | null {
   const { t } = useTranslation();
   const source = settings?.source;
   // The day is asked for with every take that comes: practice may go on past midnight.
-  const strain = useLiveQuery(
-    () => (source ? strainSince(startOfToday().getTime(), source) : undefined),
+  const playingLoad = useLiveQuery(
+    () => (source ? playingLoadSince(startOfToday().getTime(), source) : undefined),
     [source],
   );
-  if (!settings || !strain) return null;
+  if (!settings || !playingLoad) return null;
   const { highMinutes, loudMinutes } = settings.caps;
   return {
-    high: measured(strain.highSeconds, highMinutes, 'high', t),
-    loud: measured(strain.loudSeconds, loudMinutes, 'loud', t),
+    high: measured(playingLoad.highSeconds, highMinutes, 'high', t),
+    loud: measured(playingLoad.loudSeconds, loudMinutes, 'loud', t),
   };
 }

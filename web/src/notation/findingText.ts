@@ -24,7 +24,11 @@ const PUT: Record<string, (value: number) => Put> = {
   writtenSeconds: (written) => ({ written: size(written, 1) }),
   beats: (beats) => ({ beats: size(beats, 1) }),
   cents: (cents) => ({ count: whole(cents), cents: whole(cents) }),
+  // Of a take from before version 10 of the database.
   spreadCents: (cents) => ({ count: whole(cents) }),
+  withinCents: (cents) => ({ within: whole(cents) }),
+  writtenDb: (db) => ({ written: size(db, 0) }),
+  percent: (percent) => ({ percent: whole(percent) }),
   wantedCents: (cents) => ({ wanted: whole(cents) }),
   db: (db) => ({ db: size(db, 1) }),
   worstDb: (db) => ({ db: decimals(db, 1) }),
@@ -46,7 +50,9 @@ export function findingText(finding: Finding, naming: NoteNaming, t: TFunction):
   for (const [name, value] of Object.entries(finding) as [string, string | number][]) {
     if (name === 'heardMidi') put.note = noteText(value as WrittenMidi, naming);
     else if (name === 'cause') put.cause = t(`cause.${value as 'pitch'}`);
+    else if (name === 'mark' || name === 'written') put[name] = value;
     else if (typeof value === 'number') Object.assign(put, PUT[name]?.(value));
   }
+  if (put.count === undefined && put.within !== undefined) put.count = put.within;
   return t(`finding.${sentence}` as 'finding.quiet', put);
 }
