@@ -22,6 +22,7 @@ const coreFolders = [
   'formats',
   'scores',
   'testing',
+  'verdicts',
 ];
 const coreMay = {
   signal: [],
@@ -42,6 +43,7 @@ const coreMay = {
   scores: ['exercise', 'horn', 'signal'],
   // For tests alone.
   testing: ['tendency', 'plan', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
+  verdicts: ['testing', 'judge', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
   formats: [
     'plan',
     'practice',
@@ -62,6 +64,7 @@ const webFolders = [
   'engraving',
   'listing',
   'ribbon',
+  'notation',
   'ui',
   'storage',
   'archive',
@@ -75,17 +78,18 @@ const webFolders = [
 ];
 const webMay = {
   words: [],
-  ui: ['words'],
+  notation: ['words'],
+  ui: ['notation', 'words'],
   ribbon: [],
-  engraving: ['ribbon', 'ui', 'words'],
-  listing: ['ribbon', 'ui', 'storage', 'workers', 'words'],
+  engraving: ['ribbon', 'notation', 'ui', 'words'],
+  listing: ['ribbon', 'notation', 'ui', 'storage', 'workers', 'words'],
   audio: [],
   storage: [],
   archive: ['storage'],
   workers: ['archive', 'storage'],
   addresses: ['storage'],
-  files: ['ui', 'storage', 'workers'],
-  session: ['addresses', 'files', 'ui', 'storage', 'audio', 'workers', 'words'],
+  files: ['notation', 'ui', 'storage', 'workers'],
+  session: ['addresses', 'files', 'notation', 'ui', 'storage', 'audio', 'workers', 'words'],
   housekeeping: ['session', 'storage', 'workers'],
   today: ['addresses', 'storage', 'words'],
   features: [
@@ -97,6 +101,7 @@ const webMay = {
     'engraving',
     'listing',
     'ribbon',
+    'notation',
     'ui',
     'storage',
     'audio',

@@ -7,6 +7,8 @@ const [workspace, ...rest] = (process.env.MUTANTS_OF ?? 'core/src/stats').split(
 export default defineConfig({
   test: {
     root: workspace,
+    // Changed code, and code that counts what reaches it, is slow.
+    testTimeout: 60_000,
     setupFiles: [join(import.meta.dirname, 'vitest.mutants.setup.ts')],
     include: [`${rest.join('/')}/**/*.test.ts`],
   },

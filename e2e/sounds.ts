@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { buildSwell, DEFAULT_SCALE, familyById } from '@inner-hum/core/exercise';
+import { buildSwell, DEFAULT_SCALE, familyById, phraseExercise } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { playExercise, playPhrase, STEADY_HAND } from '@inner-hum/core/standin';
 
@@ -12,6 +12,8 @@ export const SOUNDS = {
   drone: join(folder, 'drone.wav'),
   silence: join(folder, 'silence.wav'),
   softAndLoud: join(folder, 'soft-and-loud.wav'),
+  loudDescent: join(folder, 'loud-descent.wav'),
+  airAndNote: join(folder, 'air-and-note.wav'),
 };
 
 /** Time for the page to open the microphone and make the exercise ready before the note comes. */
@@ -117,4 +119,47 @@ export function playDrone() {
         0,
       ) * Number(n >= opening),
   );
+}
+
+/** The quiet descent as `/stand/drill/quietDescent?tempoBpm=120&start=playToStart` writes it, played f from its first note to its last. */
+export function playLoudDescent() {
+  const family = familyById('quietDescent');
+  if (!family) throw new Error('no descent');
+  const hornId = 'alto';
+  const written = family.build(hornById(hornId), { tempoBpm: 120 });
+  const [phrase] = written.phrases;
+  const items = phrase.items.map((item) =>
+    item.kind === 'note'
+      ? { ...item, dynamics: item.dynamics.map((point) => ({ ...point, mark: 'f' as const })) }
+      : item,
+  );
+  return playExercise({
+    exercise: { ...written, phrases: [{ ...phrase, items }] },
+    hornId,
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
+    sampleRateHz: 48000,
+    seed: 41,
+    leadSeconds: LEAD_SECONDS,
+    tailSeconds: 2,
+  });
+}
+
+/** Air, the note out of it, and air again, as the first phrase of `/stand/drill/airThenNote?tempoBpm=90` writes it. */
+export function playAirAndNote() {
+  const family = familyById('airThenNote');
+  if (!family) throw new Error('no air drill');
+  const hornId = 'alto';
+  return playExercise({
+    exercise: phraseExercise(family.build(hornById(hornId), { tempoBpm: 90 }), 0),
+    hornId,
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: { ...STEADY_HAND, breathDbSoft: -20, breathDbLoud: -34 },
+    sampleRateHz: 48000,
+    seed: 43,
+    leadSeconds: LEAD_SECONDS,
+    tailSeconds: 20,
+  });
 }

@@ -1,11 +1,16 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { sharedModule } from './sharedModule.ts';
+
+/** What packs sound: large, and wanted by page and workers. */
+const FLAC = 'libflacjs/dist/libflac.js';
 
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     react(),
+    sharedModule(FLAC),
     VitePWA({
       // Whether a new version is taken is the player's to say; never while a take is played.
       registerType: 'prompt',
@@ -42,7 +47,7 @@ export default defineConfig({
       },
     }),
   ],
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [sharedModule(FLAC, true)] },
   // The server puts a fresh nonce here at every request.
   html: { cspNonce: '__CSP_NONCE__' },
   build: { target: 'es2023', assetsInlineLimit: 0, modulePreload: { polyfill: false } },

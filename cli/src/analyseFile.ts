@@ -80,7 +80,7 @@ export function analyseFile(
 function judge(
   track: FrameTrack,
   exercise: Exercise,
-  { firstBeatSeconds, scale }: ExerciseOption,
+  { firstBeatSeconds, scale, roomFloorDb }: ExerciseOption,
   { hornId, a4Hz }: RecordingContext,
   holes: ReturnType<typeof findHoles>,
 ): TakeAnalysis | null {
@@ -92,7 +92,8 @@ function judge(
       a4Hz,
       scale,
       toleranceId: 'usual',
-      roomFloorDb: null,
+      roomFloorDb,
+      room: roomFloorDb === null ? null : { airDb: roomFloorDb, levelDb: roomFloorDb },
       beatZeroSeconds: firstBeatSeconds,
     },
     holes,

@@ -21,9 +21,11 @@ function noteLine(note: RecordedNote): string {
     m.centsMean === null ? 'too short to measure' : `${signed(m.centsMean, 1, 'cents')}${spread}`,
     m.levelDb === null ? null : `${m.levelDb.toFixed(1)} dBFS`,
     m.dynamicSpanDb === null ? null : `span ${m.dynamicSpanDb.toFixed(1)} dB`,
-    m.bendWithLevel === null ? null : `bend ${signed(m.bendWithLevel, 1, 'cents per 10 dB')}`,
+    m.pitchSlopeCentsPer10Db === null
+      ? null
+      : `bend ${signed(m.pitchSlopeCentsPer10Db, 1, 'cents per 10 dB')}`,
     m.responseMs === null ? null : `spoke after ${m.responseMs.toFixed(0)} ms of air`,
-    m.breathDb === null ? null : `breath ${m.breathDb.toFixed(0)} dB`,
+    m.noiseToHarmonicDb === null ? null : `breath ${m.noiseToHarmonicDb.toFixed(0)} dB`,
   ];
   return `  ${parts.filter((part) => part !== null).join(', ')}`;
 }
@@ -48,7 +50,7 @@ export function summarise(
         `${at}: squeak at ${event.soundingHz.toFixed(0)} Hz for ${event.lengthSeconds.toFixed(2)} s`,
       );
     if (event.type === 'release' && !event.clean)
-      lines.push(`${at}: the end sagged by ${event.sagCents.toFixed(0)} cents`);
+      lines.push(`${at}: the end sagged by ${(event.sagCents ?? 0).toFixed(0)} cents`);
     if (event.type === 'gap') lines.push(`${at}: gap of ${event.lengthSeconds.toFixed(2)} s`);
   }
   if (items) lines.push(...items.flatMap((item) => itemLine(item) ?? []));

@@ -3,9 +3,11 @@ import { dirname } from 'node:path';
 import { test as setup } from '@playwright/test';
 import { encodeWav } from '@inner-hum/core/formats';
 import {
+  playAirAndNote,
   playClimb,
   playDrone,
   playFaultySwell,
+  playLoudDescent,
   playPairedRound,
   playSoftAndLoud,
   SOUNDS,
@@ -21,4 +23,6 @@ setup('what the fake microphones play', async () => {
   await write(SOUNDS.drone, playDrone());
   await write(SOUNDS.silence, new Float32Array(48000 * 60));
   await write(SOUNDS.softAndLoud, playSoftAndLoud());
+  await write(SOUNDS.loudDescent, playLoudDescent().samples);
+  await write(SOUNDS.airAndNote, playAirAndNote().samples);
 });

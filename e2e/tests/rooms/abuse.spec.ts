@@ -98,6 +98,6 @@ test.describe('in real time', () => {
       });
     expect(inked).toBeGreaterThan(100);
     await expect(inPhase(page, 'playing')).toBeVisible();
-    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   });
 });

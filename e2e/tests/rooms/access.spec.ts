@@ -127,7 +127,7 @@ test('what comes of playing passes axe, light and dark', async ({ page }) => {
   await inPhase(page, 'armed').waitFor();
   await clean();
   await page.keyboard.press('Space');
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   await clean();
   await page.keyboard.press('ArrowLeft');
   await expect(inPhase(page, 'resting')).toHaveCount(0);

@@ -69,7 +69,7 @@ test.describe('in real time', () => {
     await begin(page);
     // Seen while it is asked for, however short that is.
     await page.getByTestId('tone').getByText('subtone', { exact: true }).waitFor();
-    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
     await page.getByRole('link', { name: 'leave' }).click();
     await expect(page).toHaveURL(/\/ladder\/subtone\?note=62/);
     await expect(page.getByTestId('subtone-last')).toHaveText(

@@ -4,7 +4,7 @@ import { begin, expect, inPhase, test } from '../../browser.ts';
 async function playRound(page: import('@playwright/test').Page, phrases: number) {
   await begin(page);
   await expect(page.getByTestId('phrase-count')).toHaveText(`${phrases} of ${phrases}`, { timeout: 60_000 });
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
 }
 
 test('a chart run fills the map: the note opens, the rest is asked for, another mouthpiece has a map of its own', async ({

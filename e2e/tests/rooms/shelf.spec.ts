@@ -43,7 +43,7 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   await page.getByRole('button', { name: 'I have read it' }).click();
   await expect(page.getByRole('complementary', { name: 'Before you begin' })).toHaveCount(0);
   await page.keyboard.press('Space');
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   await expect(page.getByText(/of 2 as written/)).toBeVisible();
   await page.keyboard.press('p');
   await page.goto('/shelf');

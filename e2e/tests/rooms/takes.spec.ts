@@ -26,9 +26,9 @@ test('two takes laid over each other, and the list found again by note, day and 
   await expect(choice.locator('optgroup')).toHaveCount(2);
   await choice.selectOption({ index: 1 });
   await expect(page.getByText('Ink is this take; the outline is the other.')).toBeVisible();
-  await expect(page.locator('[data-figure="breathDb"] td')).toHaveCount(2);
+  await expect(page.locator('[data-figure="noiseToHarmonicDb"] td')).toHaveCount(2);
   const breath = async () =>
-    (await page.locator('[data-figure="breathDb"] td').allInnerTexts()).map((text) =>
+    (await page.locator('[data-figure="noiseToHarmonicDb"] td').allInnerTexts()).map((text) =>
       parseFloat(text.replace('−', '-')),
     );
   const [airy, clear] = await breath();
@@ -42,7 +42,7 @@ test('two takes laid over each other, and the list found again by note, day and 
   // The comparison is in the address, and turns round.
   await page.reload();
   await page.getByRole('link', { name: 'Change places' }).click();
-  await expect(page.locator('[data-figure="breathDb"] td')).toHaveCount(2);
+  await expect(page.locator('[data-figure="noiseToHarmonicDb"] td')).toHaveCount(2);
   await expect.poll(breath).toEqual([clear, airy]);
 
   await page.goto('/takes');

@@ -56,7 +56,7 @@ test.describe('while it plays', () => {
     });
     // No sentence while the note sounds.
     await expect(trouble(page, 'hiddenTab')).toHaveCount(0);
-    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
     await expect(trouble(page, 'hiddenTab')).toBeVisible();
   });
 });

@@ -6,7 +6,7 @@ import { begin, expect, inPhase, STATES, test } from '../../browser.ts';
 /** What is told of a take, but for when it was played and what it is called. */
 async function toldOf(page: Page): Promise<object> {
   await begin(page);
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   await page.getByRole('link', { name: 'Look closer' }).click();
   const saving = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as WAV and JSON' }).click();

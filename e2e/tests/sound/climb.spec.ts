@@ -11,7 +11,7 @@ test('climbing the series with a jump: the microphone hears which partial, and t
   await page.goto('/stand/drill/overtoneClimb?partial=3&tries=1');
   await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
   await expect(page.getByTestId('fingered')).toContainText('fingered B flat 3', { timeout: 10_000 });
-  await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   await expect(
     page.getByText(/4 of 5 as written\. F 5: The note slipped to partial 4 after 0\.[6-9] s\./),
   ).toBeVisible();

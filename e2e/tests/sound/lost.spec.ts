@@ -66,7 +66,7 @@ for (const [name, hurt] of [
     await worker.evaluate(hurt).catch(() => undefined);
     await expect(trouble(page, 'workerRestarted')).toBeVisible({ timeout: 20_000 });
     await beginSounding(page);
-    await inPhase(page, 'resting').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
     await page.goto('/takes');
     const takes = page.getByRole('link', { name: /G/ });
     await expect(takes).toHaveCount(2);

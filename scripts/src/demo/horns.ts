@@ -37,7 +37,7 @@ export function offOf(hornId: HornId, midi: number, daysAgo: number): number {
 /** How long a note takes to answer, in ms: the horn, its leak, its reed. */
 export function answerOf(hornId: HornId, midi: number, daysAgo: number): number {
   const slow = hornId === 'alto' ? (ALTO_SLOW[midi] ?? 90) : midi < 62 ? 230 : 110;
-  const leaking = midi < 66 ? 190 * leak(hornId, daysAgo) : 0;
+  const leaking = midi < 66 ? 300 * leak(hornId, daysAgo) : 0;
   return slow + leaking + 90 * wear(hornId, daysAgo);
 }
 

@@ -71,7 +71,7 @@ export function playTake(told: Told): DemoTake {
     lengthSeconds: samples.length / RATE_HZ,
     played: { profile, faults: [...faults], seed },
     analysis,
-    strain: playingLoadOf(track, { hornId, a4Hz: 440, scale }),
+    playingLoad: playingLoadOf(track, { hornId, a4Hz: 440, scale }),
     loudness: analysis && takeLoudness(track),
     frames: track.slice(0),
   };

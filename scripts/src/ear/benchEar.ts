@@ -132,11 +132,11 @@ ${percent(room.responseMs.missedPercent)} %); the end called what it was in ${nu
   )
   .join('\n\n')}
 
-breathDb against the noise put in, as means over 100 ms:
+noiseToHarmonicDb against the noise put in, as means over 100 ms:
 
 ${table(
   ['breath, dB', 'off, median dB', '95 % dB'],
-  breath.map((row) => [number(row.breathDb, 0), number(row.medianDb, 2), number(row.p95Db, 2)]),
+  breath.map((row) => [number(row.noiseToHarmonicDb, 0), number(row.medianDb, 2), number(row.p95Db, 2)]),
 )}
 
 Free playing, no exercise known, with clicks all along and a second of speech in the middle of each of twelve lines:

@@ -5,13 +5,13 @@ import { makeTone, PLAIN_TONE } from './tone.ts';
 const SAMPLE_RATE_HZ = 48000;
 
 export interface BreathRow {
-  breathDb: number;
+  noiseToHarmonicDb: number;
   /** Size of the error of means over 100 ms. */
   medianDb: number;
   p95Db: number;
 }
 
-/** breathDb against the noise that was put in, as means over 100 ms. */
+/** noiseToHarmonicDb against the noise that was put in, as means over 100 ms. */
 export function measureBreath(): BreathRow[] {
   return [30, 20, 10, 5].map((harmonicToNoiseDb) => {
     const errors: number[] = [];
@@ -30,12 +30,14 @@ export function measureBreath(): BreathRow[] {
       truths.push(truth);
       const { columns } = listenTo(tone.samples, SAMPLE_RATE_HZ);
       for (let frame = 15; frame + 10 < 215; frame += 10) {
-        const mean = columns.breathDb.subarray(frame, frame + 10).reduce((sum, value) => sum + value / 10, 0);
+        const mean = columns.noiseToHarmonicDb
+          .subarray(frame, frame + 10)
+          .reduce((sum, value) => sum + value / 10, 0);
         errors.push(Math.abs(mean - truth));
       }
     }
     return {
-      breathDb: quantile(truths, 0.5),
+      noiseToHarmonicDb: quantile(truths, 0.5),
       medianDb: quantile(errors, 0.5),
       p95Db: quantile(errors, 0.95),
     };

@@ -7,7 +7,7 @@ import {
   findToneSpan,
   measureRelease,
   onsetSeconds,
-  roomAirDb,
+  quietestRoom,
 } from '@inner-hum/core/tone';
 import { air, all, clicks, hiss, reverberation, type Fault } from './room.ts';
 import { quantile } from './score.ts';
@@ -123,7 +123,7 @@ export function measureHistories(room: Fault): HistoryFigures {
       if (span === null) continue;
       const onset = onsetSeconds(track, span.first);
       onsets.push(Math.abs(onset - take.onset));
-      const airOnset = airOnsetSeconds(track, span.first, roomAirDb(track));
+      const airOnset = airOnsetSeconds(track, span.first, quietestRoom(track)?.airDb ?? null);
       if (airOnset === null) mute++;
       else responses.push(Math.abs(onset - airOnset - take.responseSeconds));
       if (measureRelease(track, span, 0)?.clean === take.clean) releases++;

@@ -1,0 +1,20 @@
+import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
+import { SOUNDS } from '../../sounds.ts';
+
+test.use({ launchOptions: microphonePlaying(SOUNDS.airAndNote), storageState: STATES.microphone });
+
+test('air, the note out of it and air again pass as they are written, and the air belongs to the take', async ({
+  page,
+}) => {
+  await page.goto('/stand/drill/airThenNote?tempoBpm=90');
+  await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+  await expect(page.getByTestId('phrase-count')).toHaveText('2 of 3', { timeout: 40_000 });
+  await page.goto('/takes');
+  await page
+    .getByRole('link', { name: /B flat 3, pp/ })
+    .first()
+    .click();
+  await expect(page.getByText(/1 of 1 as written|Even and unbroken/).first()).toBeVisible();
+  // The microphone heard the air that was written after the note: the take was still open.
+  await expect(page.locator('tr[data-item="2"]')).toContainText('As written.');
+});

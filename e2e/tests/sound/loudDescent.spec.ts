@@ -1,0 +1,17 @@
+import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
+import { SOUNDS } from '../../sounds.ts';
+
+test.use({ launchOptions: microphonePlaying(SOUNDS.loudDescent), storageState: STATES.microphone });
+
+test('a quiet descent that is played loud to its end is told so, of its lowest notes', async ({ page }) => {
+  await page.goto('/stand/drill/quietDescent?tempoBpm=120&start=playToStart');
+  await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+  await expect(page.getByText(/louder than written for this phrase\./)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('4 of 4 as written.')).toHaveCount(0);
+  await page.goto('/takes');
+  await page
+    .getByRole('link', { name: /quiet descent/i })
+    .first()
+    .click();
+  await expect(page.locator('tr[data-item="3"]')).toContainText(/1\d\.\d dB louder than written/);
+});
