@@ -10,6 +10,7 @@ import {
   type WorkerInfo,
 } from '@playwright/test';
 import { DEMO_PORT } from './playwright.config.ts';
+import { hearFile } from './microphone.ts';
 import { NOBODY, STATES, type JourneyOptions } from './states.ts';
 
 export { chromium, microphoneBeeping, microphonePlaying } from './chromium.ts';
@@ -50,6 +51,7 @@ interface Journey extends JourneyOptions {
 /** Every journey is watched. Where it needs no browser of its own, it gets one that has fetched the app already, with the state it asks for. */
 export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserContext> }>({
   hasOwnBrowser: [true, { option: true }],
+  hears: [null, { option: true }],
   warmBrowser: [
     async ({ browser }, use, info) => {
       let context: BrowserContext | null = null;
@@ -71,6 +73,10 @@ export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserCon
     await context.setStorageState(storageState ?? NOBODY);
     await use(context);
     for (const page of context.pages()) await page.close();
+  },
+  page: async ({ page, hears }, use) => {
+    if (hears) await hearFile(page, hears);
+    await use(page);
   },
   watched: [
     async ({ context, baseURL }, use) => {

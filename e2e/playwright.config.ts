@@ -16,7 +16,7 @@ const serve = (port: number, ...more: string[]) => ({
 export default defineConfig<JourneyOptions>({
   outputDir: '../test-results/browser',
   globalSetup: './globalSetup.ts',
-  workers: 2,
+  workers: 3,
   preserveOutput: 'failures-only',
   // A journey that needs another try is mended, or its fault in the app is.
   retries: 0,
@@ -40,16 +40,17 @@ export default defineConfig<JourneyOptions>({
       name: 'rooms',
       testDir: 'tests/rooms',
       fullyParallel: true,
+      workers: 2,
       use: { storageState: STATES.quick, hasOwnBrowser: false },
     },
     { name: 'sounds', testDir: 'tests', testMatch: 'makeSounds.setup.ts' },
-    // Real microphones and clocks: two journeys at once would disturb each other's.
+    // Real clocks: these mostly wait.
     {
       name: 'sound',
       testDir: 'tests/sound',
       dependencies: ['sounds'],
-      workers: 1,
-      use: { storageState: STATES.standIn },
+      fullyParallel: true,
+      use: { storageState: STATES.standIn, hears: null },
     },
   ],
   webServer: [serve(PORT), serve(DEMO_PORT, '--demo')],

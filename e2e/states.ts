@@ -17,4 +17,6 @@ export const NOBODY = { cookies: [], origins: [] };
 export interface JourneyOptions {
   /** Of what a browser is, or may store, something is unusual: no other journey may meet it. */
   hasOwnBrowser: boolean;
+  /** A WAV that the microphone hears sample by sample, once, from the moment the app listens to it. */
+  hears: string | null;
 }

@@ -1,7 +1,7 @@
-import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
+import { expect, inPhase, microphoneBeeping, STATES, test } from '../../browser.ts';
 import { SOUNDS } from '../../sounds.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.airAndNote), storageState: STATES.microphone });
+test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.airAndNote, storageState: STATES.microphone });
 
 test('air, the note out of it and air again pass as they are written, and the air belongs to the take', async ({
   page,

@@ -1,7 +1,7 @@
-import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
+import { expect, inPhase, microphoneBeeping, STATES, test } from '../../browser.ts';
 import { SOUNDS } from '../../sounds.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.climb), storageState: STATES.microphone });
+test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.climb, storageState: STATES.microphone });
 
 test('climbing the series with a jump: the microphone hears which partial, and the Ladder keeps it', async ({
   page,

@@ -1,7 +1,7 @@
-import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
+import { expect, inPhase, microphoneBeeping, STATES, test } from '../../browser.ts';
 import { SOUNDS } from '../../sounds.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.loudDescent), storageState: STATES.microphone });
+test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.loudDescent, storageState: STATES.microphone });
 
 test('a quiet descent that is played loud to its end is told so, of its lowest notes', async ({ page }) => {
   await page.goto('/stand/drill/quietDescent?tempoBpm=120&start=playToStart');

@@ -1,7 +1,7 @@
 import { SOUNDS } from '../../sounds.ts';
-import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
+import { expect, inPhase, microphoneBeeping, STATES, test } from '../../browser.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.pairedRound), storageState: STATES.microphone });
+test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.pairedRound, storageState: STATES.microphone });
 
 test('a round of paired swells runs hands-free from the microphone, and its result names the wrong note', async ({
   page,

@@ -1,7 +1,7 @@
 import { playFaultySwell, SOUNDS } from '../../sounds.ts';
-import { expect, figure, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
+import { expect, figure, inPhase, microphoneBeeping, STATES, test } from '../../browser.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell), storageState: STATES.microphone });
+test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.faultySwell, storageState: STATES.microphone });
 
 /** What the app should say, worked out from the player's truth alone. */
 function truthOf() {
