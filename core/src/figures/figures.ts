@@ -94,6 +94,8 @@ export const FIGURES = {
   onsetOffsetMs: { of: 'entry', unit: 'ms', digits: 0, ...kept(10, less(60), 'start'), sides: EARLY_LATE },
   /** End of the tone after its written end, where a rest or the end of a counted phrase follows. */
   endOffsetMs: { of: 'entry', unit: 'ms', digits: 0, ...TOLD, sides: EARLY_LATE },
+  /** Of a steady note whose end has a beat: how long it sounded 6 dB and more under itself at its end. */
+  endFadeMs: { of: 'entry', unit: 'ms', digits: 0, ...TOLD },
   /** Partial of the tube that sounded first, where it was not the right one. */
   firstPartial: { of: 'entry', unit: 'plain', digits: 0, ...TOLD },
   /** Median cents of the first 150 ms. */

@@ -106,7 +106,7 @@ export function analyseTake(
           timed as TimedItem<NoteItem>,
           index,
           found,
-          judged.get(index) ?? null,
+          judged,
           zeros[timed.phrase],
           phraseOffsets.get(timed.phrase) ?? null,
         )

@@ -168,6 +168,8 @@ export const FINDINGS = {
   }),
   /** For so much of its time a hairpin went the other way. */
   wrongWay: row<{ percent: number }>(19, 'slowerThroughStair', { judged: 'dynamics' }),
+  /** It died away where it was to end. */
+  endFades: row<{ ms: number }>(18, 'endOnTheNote', { judged: 'beat' }),
   /** How far the pitch moved as the tone ended. */
   endSags: row<{ cents: number }>(18, 'endOnTheNote', { judged: 'beat' }),
   swellError: row<{ db: number }>(15, 'smallerSpan', { judged: 'dynamics' }),

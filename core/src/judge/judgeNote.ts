@@ -1,6 +1,6 @@
 import { shapeOf, writtenTurnBeat, type NoteItem, type TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
-import type { ToneSpan } from '../tone/index.ts';
+import { fadeMs, type ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
 import { measureBend } from './bend.ts';
 import { centroidSpanHarmonics } from './centroidSpan.ts';
@@ -88,14 +88,15 @@ export function judgeNote(
   const first = slips.find(
     ({ type, timeSeconds }) => type !== 'squeak' && timeSeconds < span.first * FRAME_SECONDS + FIRST_SECONDS,
   );
+  const steady = measureNote(read, { hasEnds: isSwell });
+  const hasEndBeat = endsOnBeat(judging, index);
   const measures: ItemMeasures = {
-    ...measureNote(read, { hasEnds: isSwell }),
+    ...steady,
     responseMs: isSlurred ? null : responseMs(track, span, target, history.airOnsetSeconds),
     onsetOffsetMs:
       zero === null ? null : 1000 * ((isSlurred ? span.first * FRAME_SECONDS : onsetSeconds) - noteZero),
-    endOffsetMs: endsOnBeat(judging, index)
-      ? 1000 * (endSeconds - (noteZero + note.lengthBeats * secondsPerBeat))
-      : null,
+    endOffsetMs: hasEndBeat ? 1000 * (endSeconds - (noteZero + note.lengthBeats * secondsPerBeat)) : null,
+    endFadeMs: hasEndBeat && !isSwell && steady.levelDb !== null ? fadeMs(track, span, steady.levelDb) : null,
     firstPartial: first && 'to' in first ? first.to : null,
     ...measureLanding(track, span, onsetSeconds, target.targetHz),
     ...NO_LINE,

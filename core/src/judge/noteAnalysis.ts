@@ -33,12 +33,13 @@ export function noteAnalysis(
   { item, startBeat, endBeat }: TimedItem<NoteItem>,
   index: number,
   allFound: readonly (Found | null)[],
-  judged: JudgedNote | null,
+  allJudged: ReadonlyMap<number, JudgedNote>,
   zero: number,
   phraseLevel: PhraseLevel | null,
 ): NoteAnalysis {
   const { context, tolerance, secondsPerBeat } = judging;
   const found = allFound[index];
+  const judged = allJudged.get(index);
   const before = index > 0 ? allFound[index - 1] : null;
   const verdictOf = (findings: readonly Finding[], plain: Finding): Verdict =>
     decideVerdict(findings, plain, item.judged, tolerance);
@@ -84,6 +85,7 @@ export function noteAnalysis(
     writtenEndSeconds: zero + endBeat * secondsPerBeat,
     partial: noteTarget(context.exercise, item, context.hornId, context.a4Hz).partial,
     heardPartial: judged.heardPartial,
+    holeAfterMs: allJudged.get(index + 1)?.measures.gapMs ?? null,
     breathHeard: events.some(({ type }) => type === 'breath'),
     isJoined: isJoinedTo(judging, before, span),
     airBeforeWasWritten: judging.score.at(index - 1)?.item.kind === 'air' && index > 0,

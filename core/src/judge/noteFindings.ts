@@ -28,6 +28,8 @@ const AIRY_DB = -6;
 const AIRIER_DB = 6;
 /** A tone that sinks or rises by this at its end has no end. */
 const END_SAG_CENTS = 25;
+/** A tone that takes longer than this to go has no end; most rooms ring less. */
+const END_FADE_MS = 400;
 /** A bend that comes this near to what is written is as written. */
 const BEND_SHARE = 0.85;
 /** Colour that moves by less than this share of its own middle is heard as one colour. */
@@ -53,6 +55,8 @@ export interface NoteHeard {
   /** Partials of the fingered tube: the one written, and the one that sounded for most of the note. */
   partial: number;
   heardPartial: number | null;
+  /** The hole between it and a note that is slurred to; null where there is none. */
+  holeAfterMs: number | null;
   /** Air was drawn in its hole. */
   breathHeard: boolean;
   /** The sound went on out of the note before without a break, however it is written. */
@@ -105,9 +109,10 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   }
   const sounded = end ? since(end.timeSeconds) : 0;
   const missing = writtenEndSeconds - (end?.timeSeconds ?? 0);
-  // A note that came late and ended in time is late, not short.
-  if (!note.open && sounded < SHORT_SHARE * writtenSeconds && missing > (1 - SHORT_SHARE) * writtenSeconds)
-    found.push({ kind: 'short', heldSeconds: sounded, writtenSeconds });
+  // A note that came late and ended in time is late, not short; a hole in a slur is told of the note after it, once.
+  const isHole = (heard.holeAfterMs ?? 0) > SLUR_GAP_MS;
+  const isShort = sounded < SHORT_SHARE * writtenSeconds && missing > (1 - SHORT_SHARE) * writtenSeconds;
+  if (!note.open && isShort && !isHole) found.push({ kind: 'short', heldSeconds: sounded, writtenSeconds });
   if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
   else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS) found.push({ kind: 'slowSlur', ms: m.slurMs });
   if (m.overshootCents !== null && m.overshootCents > OVERSHOOT_BANDS * tolerance.pitchCents)
@@ -157,6 +162,7 @@ function endFindings(
   if (m.endOffsetMs === null || found.some(({ kind }) => kind === 'short')) return [];
   const ends: Finding[] = [];
   if (Math.abs(m.endOffsetMs) > tolerance.endMs) ends.push({ kind: 'endBeat', ms: m.endOffsetMs });
+  if (m.endFadeMs !== null && m.endFadeMs > END_FADE_MS) ends.push({ kind: 'endFades', ms: m.endFadeMs });
   const release = events.find((event) => event.type === 'release');
   const fades = note.dynamics.at(-1)?.mark === 'pp' || note.dynamics.at(-1)?.mark === 'ppp';
   if (release?.type === 'release' && !release.clean && !fades && (release.sagCents ?? 0) > END_SAG_CENTS)

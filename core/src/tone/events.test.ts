@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
 import {
+  fadeMs,
   frameMask,
   findGaps,
   findNotes,
@@ -65,6 +66,16 @@ describe('the release', () => {
   it('is clean where the tone stops at once on its pitch', () => {
     expect(release()).toMatchObject({ clean: true, sagCents: 0 });
     expect(release(...fade(8, 10))?.clean).toBe(true);
+  });
+
+  it('says how long a tone takes to go', () => {
+    const went = (...end: Part[]) => {
+      const track = trackOf([20, null, -70], [200, 220, -30], ...end, [40, null, -70]);
+      return fadeMs(track, findToneSpan(track, null) ?? { first: 0, last: 0 }, -30);
+    };
+    expect(went()).toBe(0);
+    // 25 dB over 500 ms: 6 of them are down after 120.
+    expect(went(...fade(50, 0))).toBeCloseTo(380, -1.5);
   });
 
   it('is none where the next note is slurred to, or the sound ends with the tone', () => {

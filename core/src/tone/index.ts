@@ -6,7 +6,7 @@ export { findNotes, findStretches, type Stretch } from './notes.ts';
 export { findSlips, type Slip } from './slips.ts';
 export { findGaps, type Gap } from './gaps.ts';
 export { airOnsetSeconds, onsetSeconds, quietestRoom, type RoomNoise } from './onset.ts';
-export { MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
+export { fadeMs, MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
 export { frameMask, PITCH_REACH_SECONDS } from './frameMask.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';

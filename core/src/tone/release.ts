@@ -21,6 +21,7 @@ const BEFORE_FRAMES = Math.round(0.2 / FRAME_SECONDS);
 const REFERENCE_FRAMES = Math.round(0.4 / FRAME_SECONDS);
 const SETTLED_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 const NEAR_DB = 4;
+const FADE_DB = 6;
 const SAME_LEVEL_DB = 8;
 /** The room is heard within this time after the tone. */
 const ROOM_FRAMES = Math.round(1 / FRAME_SECONDS);
@@ -72,6 +73,20 @@ export function measureRelease(
     clean: fallen >= wanted && (sagCents ?? 0) <= MAX_SAG_CENTS,
     sagCents,
   };
+}
+
+/**
+ * How long a tone took to go, ms: from where it last came within 6 dB of its usual level (dBFS) to its end. A room that
+ * rings on makes it longer by the time in which it falls to where tones are told from it.
+ */
+export function fadeMs(
+  { columns: { levelDb } }: FrameTrack,
+  { first, last }: ToneSpan,
+  usualDb: number,
+): number {
+  let start = last;
+  while (start > first && levelDb[start] < usualDb - FADE_DB) start--;
+  return 1000 * (last - start) * FRAME_SECONDS;
 }
 
 /** Another note follows at once: there is a pitch, as loud as this one was. A room ringing on is softer. */

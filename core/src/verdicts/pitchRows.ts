@@ -30,7 +30,17 @@ export function pitchRows(): VerdictRow[] {
   rows.push(
     one({ item: third, kind: 'off', cents: 0, levelDb: -7 }, ['step', 'place'], 'one note 7 dB softer'),
     one({ item: third, kind: 'off', cents: 30, levelDb: 0 }, ['pitch'], 'one note 30 cents sharp'),
-    one({ item: third, kind: 'parted', gapMs: 120 }, ['slurGap', 'gap'], 'a hole before one note'),
+    {
+      ...one({ item: third, kind: 'parted', gapMs: 120 }, ['slurGap', 'gap'], 'a hole before one note'),
+      never: ['short'],
+    },
+    {
+      ...drillOf('fullScales', 'tenor', 0, { tempoBpm: 90 }),
+      played: 'a hole before one note, at 90',
+      faults: [{ item: 3, kind: 'parted', gapMs: 120 }],
+      wanted: { 3: ['slurGap', 'gap'] },
+      never: ['short'],
+    },
     one({ item: third, kind: 'slowSlur', glideMs: 260, overshootCents: 0 }, ['slowSlur'], 'one note slid in'),
     one({ item: third, kind: 'wrongNote', semitones: 1 }, ['wrongNote'], 'one wrong note'),
     {

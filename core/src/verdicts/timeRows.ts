@@ -11,6 +11,17 @@ import {
   type VerdictRow,
 } from './verdictTable.ts';
 
+/** Every note falls to nothing over its last beats. */
+const fading = (beats: number) =>
+  notes((note) => ({
+    ...note,
+    dynamics: [
+      { beat: 0, mark: 'mf' },
+      { beat: note.lengthBeats - beats, mark: 'mf' },
+      { beat: note.lengthBeats, mark: 'ppp' },
+    ],
+  }));
+
 /** Beginnings and ends against the beat. */
 export function timeRows(): VerdictRow[] {
   const rows: VerdictRow[] = [];
@@ -36,6 +47,13 @@ export function timeRows(): VerdictRow[] {
       { ...beats, played: 'begins 140 ms late', faults: shifted(0.14), wanted: told(beats, ['beat']) },
       { ...beats, played: 'begins 80 ms late', faults: shifted(0.08), wanted: 'passes' },
       { ...beats, played: 'ends 80 ms late', change: longer(0.08), wanted: 'passes' },
+      {
+        ...beats,
+        played: 'dies away over its last beat',
+        change: fading(1),
+        wanted: told(beats, ['endFades']),
+      },
+      { ...beats, played: 'falls within 80 ms', change: fading(0.08), wanted: 'passes' },
     );
   }
   for (const hornId of ['alto', 'tenor'] as const) {

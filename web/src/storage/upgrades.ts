@@ -223,7 +223,7 @@ export function cleanFigures(take: { analysis: unknown }): void {
   for (const item of analysis.items ?? []) {
     item.events = clean(item.events);
     if (item.measures && 'centsMean' in item.measures)
-      item.measures = added(item.measures, [...ADDED_IN_10, 'endOffsetMs']);
+      item.measures = added(item.measures, [...ADDED_IN_10, 'endOffsetMs', 'endFadeMs']);
   }
   take.analysis = analysis;
 }
