@@ -128,8 +128,12 @@ export interface Phrase {
   key?: MajorKey;
 }
 
-/** `playToStart`: the first note of a phrase is the beat. `countIn`: one bar is counted, beat 0 follows it. */
-export type StartMode = 'playToStart' | 'countIn';
+export const PACES = ['playToStart', 'countIn', 'ownTime'] as const;
+/**
+ * In time, where the first note of a phrase is the beat (`playToStart`) or beat 0 follows a bar that is counted (`countIn`); or in
+ * the player's own time (`ownTime`): each note is held until the player moves, and its length says only what is usual.
+ */
+export type Pace = (typeof PACES)[number];
 
 export const ORDERS = ['asWritten', 'upward', 'downward', 'middleOutward'] as const;
 /** Path of the phrases by their lowest note. */
@@ -142,9 +146,9 @@ export const BODIES = ['horn', 'neck', 'mouthpiece'] as const;
 /** What is played on. Notes of neck and mouthpiece are "written" as the horn would write the pitch that sounds. */
 export type Body = (typeof BODIES)[number];
 
-/** Version 2 of the language: phrases of items in one tempo. */
+/** Version 3 of the language: phrases of items in one tempo, or in the player's own time. */
 export interface Exercise {
-  version: 2;
+  version: 3;
   /** Name of the built-in family, or null for an own exercise. */
   family: string | null;
   /** What the player calls an own exercise, and its place on the shelf. */
@@ -156,7 +160,7 @@ export interface Exercise {
   /** Where the exercise still makes sense: slowest and fastest. Null: any tempo. */
   tempoRangeBpm: [number, number] | null;
   beatsPerBar: number;
-  start: StartMode;
+  start: Pace;
   order: PhraseOrder;
   rest: RestRule;
   /** When a phrase breaks: stop at once, or play it to its end. */

@@ -1,6 +1,7 @@
 // The exercise language: what to play, in written notes, beats and dynamic marks. One builder file a family.
 // It knows horns and beats, never sound: hearing and judging are elsewhere.
-export { ATTACKS, JUDGED, VIBRATOS } from './exercise.ts';
+export { exerciseAsPlayed } from './asPlayed.ts';
+export { ATTACKS, JUDGED, PACES, VIBRATOS } from './exercise.ts';
 export type {
   AirItem,
   Attack,
@@ -11,11 +12,11 @@ export type {
   ExerciseItem,
   Judged,
   NoteItem,
+  Pace,
   Phrase,
   PhraseOrder,
   RestItem,
   RestRule,
-  StartMode,
   Vibrato,
 } from './exercise.ts';
 export {

@@ -9,7 +9,7 @@ const EASY_NOTE = 67;
 export function newExercise({ lowest, highest }: Pick<Horn, 'lowest' | 'highest'>): Exercise {
   const writtenMidi = Math.max(lowest, Math.min(highest, EASY_NOTE));
   return parseExercise({
-    version: 2,
+    version: 3,
     tempoBpm: 60,
     beatsPerBar: 4,
     start: 'countIn',

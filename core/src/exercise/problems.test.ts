@@ -16,7 +16,7 @@ import {
 const alto = hornById('alto');
 const own = (items: object[], more: object = {}): Exercise =>
   parseExercise({
-    version: 2,
+    version: 3,
     tempoBpm: 60,
     beatsPerBar: 4,
     start: 'countIn',

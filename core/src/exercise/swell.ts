@@ -1,6 +1,6 @@
 import type { WrittenMidi } from '../horn/index.ts';
 import type { DynamicMark } from './dynamics.ts';
-import type { DynamicPoint, Exercise, StartMode } from './exercise.ts';
+import type { DynamicPoint, Exercise, Pace } from './exercise.ts';
 import type { SwellShape } from './swellShape.ts';
 import { parseExercise } from './validate.ts';
 
@@ -9,7 +9,7 @@ export interface SwellRequest {
   shape: SwellShape;
   beats: number;
   tempoBpm: number;
-  start: StartMode;
+  start: Exclude<Pace, 'ownTime'>;
   soft?: DynamicMark;
   loud?: DynamicMark;
 }
@@ -47,7 +47,7 @@ export function buildSwell(request: SwellRequest): Exercise {
   const { note, beats, tempoBpm, start } = request;
   const item = { kind: 'note', writtenMidi: note, lengthBeats: beats, dynamics: shapedDynamics(request) };
   return parseExercise({
-    version: 2,
+    version: 3,
     family: 'swell',
     tempoBpm,
     beatsPerBar: 4,

@@ -4,12 +4,16 @@ interface ExerciseOfVersion1 {
   items: unknown[];
 }
 
-const isVersion1 = (value: unknown): value is ExerciseOfVersion1 =>
-  typeof value === 'object' && value !== null && (value as { version?: unknown }).version === 1;
+const isOf = (value: unknown, version: number): value is { version: number } =>
+  typeof value === 'object' && value !== null && (value as { version?: unknown }).version === version;
 
-/** Brings an exercise of an older version up to date without checking it; anything else comes back as it is. */
+/**
+ * Brings an exercise of an older version up to date without checking it; anything else comes back as it is. Version 2 was always in
+ * time: it keeps the start it has.
+ */
 export function upgradeExercise(value: unknown): unknown {
-  if (!isVersion1(value)) return value;
-  const { items, ...rest } = value;
-  return { ...rest, version: 2, family: 'swell', phrases: [{ items, breath: 'one' }] };
+  if (isOf(value, 2)) return { ...value, version: 3 };
+  if (!isOf(value, 1)) return value;
+  const { items, ...rest } = value as ExerciseOfVersion1;
+  return { ...rest, version: 3, family: 'swell', phrases: [{ items, breath: 'one' }] };
 }

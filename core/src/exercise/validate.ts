@@ -7,6 +7,7 @@ import {
   BODIES,
   JUDGED,
   ORDERS,
+  PACES,
   SILENT,
   VIBRATOS,
   type DynamicPoint,
@@ -158,7 +159,7 @@ const tempo = yup.number().min(20).max(300);
 /** The door for exercises from files, addresses and storage. Messages name the place (`phrases[0].items[1].lengthBeats`). */
 const exerciseSchema = yup
   .object({
-    version: yup.number().oneOf([2]).required(),
+    version: yup.number().oneOf([3]).required(),
     family: yup.string().max(40).nullable().default(null),
     name: yup.string().trim().min(1).max(MOST_NAME).optional(),
     shelfId: yup.string().min(1).max(40).optional(),
@@ -178,7 +179,7 @@ const exerciseSchema = yup
         },
       ),
     beatsPerBar: yup.number().required().integer().min(1).max(12),
-    start: yup.string().oneOf(['playToStart', 'countIn']).required(),
+    start: yup.string().oneOf(PACES).required(),
     order: yup.string().oneOf(ORDERS).default(USUAL_EXERCISE.order),
     rest: restSchema,
     onFault: yup.string().oneOf(['stop', 'finish']).default(USUAL_EXERCISE.onFault),
@@ -198,8 +199,8 @@ const withRest = (value: unknown) =>
   typeof value === 'object' && value !== null ? { rest: USUAL_EXERCISE.rest, ...value } : value;
 
 /**
- * Checks a value from outside and returns it as an exercise, complete: what may be left out is filled in, version 1
- * is brought up to date. Throws `exercise-invalid` naming the place.
+ * Checks a value from outside and returns it as an exercise, complete: what may be left out is filled in, older versions
+ * are brought up to date. Throws `exercise-invalid` naming the place.
  */
 export function parseExercise(value: unknown): Exercise {
   try {

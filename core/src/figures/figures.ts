@@ -102,6 +102,8 @@ export const FIGURES = {
   landingCents: { of: 'entry', unit: 'cents', digits: 0, ...kept(11, less(10), 'ear'), sides: FLAT_SHARP },
   /** The time until the pitch stays within 10 cents of its own median. */
   settleMs: { of: 'entry', unit: 'ms', digits: 0, ...TOLD },
+  /** From its onset until the right partial has stood inside the pitch band for half a second; null where it never did. */
+  clearSeconds: { of: 'entry', unit: 'seconds', digits: 1, ...kept(21, less(0.5), 'overtone') },
   /** From the note before, less what is written between them. */
   stepDb: { of: 'line', unit: 'db', digits: 1, ...TOLD, sides: SOFTER_LOUDER },
   /** From the note before, only where both are written at one and the same steady dynamic; so the next. */

@@ -224,7 +224,7 @@ describe('a swell judged against what the stand-in really did', () => {
 
   it('lets every phrase of a recording without a clock set its own beat', () => {
     const exercise = parseExercise({
-      version: 2,
+      version: 3,
       tempoBpm: 120,
       beatsPerBar: 4,
       start: 'playToStart',

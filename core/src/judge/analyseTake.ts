@@ -2,6 +2,7 @@ import { isAlone, noteTarget, type NoteItem, type TimedItem } from '../exercise/
 import { FRAME_SECONDS, type NonPlayerSpan, type FrameTrack } from '../hearing/index.ts';
 import { hornById, isHighNote } from '../horn/index.ts';
 import type { Advice } from './advice.ts';
+import { beatPlaces } from './beatPlaces.ts';
 import { adviceInPlace } from './adviceInPlace.ts';
 import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { Found } from './follow.ts';
@@ -17,6 +18,7 @@ import { squawkMs } from './squawk.ts';
 import type { TakeContext } from './takeContext.ts';
 import type { TakeEvent } from './takeEvent.ts';
 import { caughtDb, letGoDb } from './outOfAir.ts';
+import { inOwnTime, playedBeats } from './ownTime.ts';
 import { BEYOND_BAND_DB } from './levelFindings.ts';
 import { phraseOffsetDb, type PhraseLevel, type PlacedNote } from './phraseLevel.ts';
 import { withReadableMarks } from './readableMarks.ts';
@@ -26,6 +28,8 @@ import { measureWhole, reachWholeVerdict, type WholeVerdict } from './wholeTake.
 
 export interface TakeAnalysis {
   beatZeroSeconds: number;
+  /** In the player's own time: how long each item of the score was held, in beats. Absent in time. */
+  playedBeats?: number[];
   /** One an item of the exercise's score. */
   items: ItemAnalysis[];
   events: TakeEvent[];
@@ -48,14 +52,16 @@ export function analyseTake(
 ): TakeAnalysis | null {
   const { exercise, unread } = withReadableMarks(asked.exercise);
   const context = unread ? { ...asked, exercise } : asked;
-  const judging = createJudgeContext(track, context, foreign);
+  const asWritten = createJudgeContext(track, context, foreign);
+  const found = findItems(asWritten);
+  const beats = exercise.start === 'ownTime' ? playedBeats(asWritten, found) : null;
+  const judging = beats === null ? asWritten : inOwnTime(asWritten, beats);
   const { score } = judging;
   const horn = hornById(context.hornId);
-  const found = findItems(judging);
   // Bare air is something to judge where it was asked for.
   const asksAir = score.some(({ item }) => item.kind === 'air');
   const isSilent = !asksAir && found.every((item) => item === null);
-  const zeros = beatZeros(judging, found);
+  const zeros = beatPlaces(judging, found, beatZeros(judging, found));
   /** Phrases whose beat has been set by a note of theirs. */
   const begun = new Set<number>();
 
@@ -64,11 +70,11 @@ export function analyseTake(
     const here = found[index];
     if (timed.item.kind !== 'note' || here?.status !== 'played') return;
     const isSlurred = isSlurredTo(score, found, index);
-    const zero = zeros[timed.phrase];
+    const previous = index > 0 && score[index - 1].phrase === timed.phrase ? score[index - 1] : null;
+    const zero = zeros[index];
     const setsBeat = context.beatZeroSeconds === null && !begun.has(timed.phrase);
     begun.add(timed.phrase);
     const note = judgeNote(judging, index, here.span, setsBeat ? null : zero, isSlurred);
-    const previous = index > 0 && score[index - 1].phrase === timed.phrase ? score[index - 1] : null;
     // Out of bare air that was written there is nothing to answer late to.
     if (previous?.item.kind === 'air') {
       note.measures.responseMs = null;
@@ -83,7 +89,8 @@ export function analyseTake(
     const before = judged.get(index - 1);
     if (!before || !previous) return;
     Object.assign(note.measures, measureLine(judging, before, note, isSlurred));
-    if (isSlurred)
+    // In one's own time the peak is where one moves.
+    if (isSlurred && beats === null)
       Object.assign(
         note.measures,
         measureJoinedPeak(
@@ -107,10 +114,10 @@ export function analyseTake(
           index,
           found,
           judged,
-          zeros[timed.phrase],
+          zeros[index],
           phraseOffsets.get(timed.phrase) ?? null,
         )
-      : judgeNonNoteItem(judging, found, index, zeros[timed.phrase]),
+      : judgeNonNoteItem(judging, found, index, zeros[index]),
   );
   /** What is advised of an item (undefined: of the whole), as it can be tried there. */
   const inPlace = (advice: Advice, index: number | undefined) => {
@@ -123,6 +130,7 @@ export function analyseTake(
   const whole = reachWholeVerdict(items, judging.tolerance);
   return {
     beatZeroSeconds: zeros[0],
+    ...(beats !== null && { playedBeats: beats }),
     items,
     events: items.flatMap(({ events }) => events).sort((a, b) => a.timeSeconds - b.timeSeconds),
     measures: measureWhole(judging, [...judged.values()]),

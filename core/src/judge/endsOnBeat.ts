@@ -7,7 +7,7 @@ const ENDS_COUNT: ReadonlySet<Skill> = new Set(['start', 'swell', 'own']);
 /** Whether the end of a note has a beat: a written rest follows, or a counted phrase is over, and it is not held as long as it is good. */
 export function endsOnBeat({ score, context: { exercise } }: JudgeContext, index: number): boolean {
   const { item, phrase } = score[index];
-  if (item.kind !== 'note' || item.open) return false;
+  if (item.kind !== 'note' || item.open || exercise.start === 'ownTime') return false;
   const next = score.at(index + 1);
   if (next?.phrase === phrase) return next.item.kind === 'rest';
   return exercise.start === 'countIn' && score.length > 1 && ENDS_COUNT.has(skillOf(exercise.family));

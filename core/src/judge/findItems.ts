@@ -3,6 +3,7 @@ import { FRAME_SECONDS } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
 import { median, percentile } from '../stats/index.ts';
 import { findToneSpan, onsetSeconds, partialOf } from '../tone/index.ts';
+import { changesOfTone } from './changeOfTone.ts';
 import { followScore, type Found } from './follow.ts';
 import type { JudgeContext } from './judgeContext.ts';
 
@@ -40,11 +41,10 @@ const NEAR_SECONDS = 0.12;
  * Where only the fingers change, the sound goes on as one tone: a note slurred to at the pitch of the note before it begins
  * where it is written: by the clock where there is one, else after the length of that note. The same where a note slipped to the pitch of the next.
  */
-function withChangedFingers(
-  { score, context, secondsPerBeat }: JudgeContext,
-  found: readonly (Found | null)[],
-): (Found | null)[] {
+function withChangedFingers(judging: JudgeContext, found: readonly (Found | null)[]): (Found | null)[] {
+  const { score, context, secondsPerBeat } = judging;
   const { exercise, hornId, a4Hz, beatZeroSeconds } = context;
+  if (exercise.start === 'ownTime') return withChangesInOwnTime(judging, found);
   const targetOf = ({ item }: TimedItem) =>
     item.kind === 'note' ? noteTarget(exercise, item, hornId, a4Hz) : null;
   const hzOf = (timed: TimedItem) => targetOf(timed)?.targetHz ?? null;
@@ -83,6 +83,42 @@ function withChangedFingers(
     if (last - change < Math.max(LEAST_SECONDS / FRAME_SECONDS, framesOf(next) / 2)) continue;
     parted[i] = { ...tone, span: { first, last: change - 1 } };
     parted[i + 1] = { ...tone, span: { first: change, last } };
+  }
+  return parted;
+}
+
+/** The same in the player's own time: where nothing but the fingers changes, the notes part where the tone changes most. */
+function withChangesInOwnTime(
+  { track, score, context: { exercise, hornId, a4Hz } }: JudgeContext,
+  found: readonly (Found | null)[],
+): (Found | null)[] {
+  const parted = [...found];
+  const hzOf = (index: number) => {
+    const { item } = score[index];
+    return item.kind === 'note' ? noteTarget(exercise, item, hornId, a4Hz).targetHz : null;
+  };
+  const goesOn = (index: number) => {
+    const here = score.at(index);
+    const [from, to] = [hzOf(index - 1), here ? hzOf(index) : null];
+    return (
+      here?.item.kind === 'note' &&
+      here.phrase === score[index - 1].phrase &&
+      from !== null &&
+      to !== null &&
+      Math.abs(centsBetween(from, to)) <= SAME_CENTS
+    );
+  };
+  for (let from = 0, to = 1; from < score.length; from = to, to = from + 1) {
+    if (found[from]?.status === 'wrongNote') continue;
+    while (to < score.length && goesOn(to) && found[to]?.status !== 'wrongNote') to++;
+    const tones = found.slice(from, to).filter((tone) => tone?.status === 'played');
+    const [tone] = tones;
+    if (!tone || tones.length === to - from) continue;
+    const { first } = tone.span;
+    const last = tones.at(-1)?.span.last ?? first;
+    const edges = [first, ...changesOfTone(track, first, last, to - from - 1), last + 1];
+    for (let i = from; i < to; i++)
+      parted[i] = { ...tone, span: { first: edges[i - from], last: edges[i - from + 1] - 1 } };
   }
   return parted;
 }

@@ -200,6 +200,8 @@ export const FINDINGS = {
     forms: ['', 'Completed'],
     formOf: ({ cause }) => (cause === 'completed' ? 'Completed' : ''),
   }),
+  /** In the player's own time: how soon the right partial stood clear, and for how long it was held. */
+  clear: row<{ seconds: number; heldSeconds: number }>(1, 'moveOn', { neutral: true }),
   bent: row<{ cents: number }>(1, 'addABeat', { neutral: true }),
   colourMoved: row<{ harmonics: number; spreadCents: number }>(1, 'addABeat', { neutral: true }),
   /** Bare air against the first of the phrase, + is more. */

@@ -22,6 +22,9 @@ export interface FollowRequest {
   beatZeroSeconds: number | null;
 }
 
+/** In one's own time no note is too short from here on. */
+export const OWN_TIME_LEAST_SECONDS = 0.6;
+
 /** Prices of what may have happened, in units of one note that is there and wrong. */
 const MISSED = 1.2;
 const OTHER_PARTIAL = 0.3;
@@ -32,6 +35,8 @@ const TOO_SHORT = 0.4;
 /** Another partial without a hole before it is where the note before fell to. */
 const TORN_OFF = 0.7;
 const NO_HOLE_SECONDS = 0.05;
+/** Of what may be either of two notes, the earlier one. */
+const LATER = 0.001;
 const PASSED_OVER = 0.2;
 const PASSED_OVER_LONG = 0.6;
 const PER_SECOND_OF_HOLE = 0.8;
@@ -55,7 +60,8 @@ interface Wanted {
   target: PitchTarget;
   /** Pitches of the notes beside it: what is one of them is no slip of this one. */
   beside: number[];
-  startSeconds: number;
+  /** Null in the player's own time: whenever it comes. */
+  startSeconds: number | null;
   lengthSeconds: number;
 }
 
@@ -79,6 +85,7 @@ export function followScore(request: FollowRequest): (Found | null)[] {
   const stretches = findStretches(track, roomFloorDb);
   const targetOf = ({ item }: TimedItem) =>
     item.kind === 'note' || item.kind === 'hum' ? noteTarget(exercise, item, hornId, a4Hz) : null;
+  const isOwnTime = exercise.start === 'ownTime';
   const zero = request.beatZeroSeconds ?? guessZero(request, stretches, beat);
   const wanted = score.flatMap((timed, index): Wanted[] => {
     const target = targetOf(timed);
@@ -94,8 +101,10 @@ export function followScore(request: FollowRequest): (Found | null)[] {
             ? [targetOf(other)?.targetHz ?? 0]
             : [],
         ),
-        startSeconds: zero + timed.startBeat * beat,
-        lengthSeconds: (timed.endBeat - timed.startBeat) * beat,
+        startSeconds: isOwnTime ? null : zero + timed.startBeat * beat,
+        lengthSeconds: isOwnTime
+          ? Math.min(OWN_TIME_LEAST_SECONDS, timed.item.lengthBeats * beat)
+          : timed.item.lengthBeats * beat,
       },
     ];
   });
@@ -171,7 +180,7 @@ function cheapest(wanted: readonly Wanted[], pieces: readonly Piece[], beat: num
       if (i === items) continue;
       offer(i + 1, j, here + MISSED, 0);
       for (const { pieces: taken, cost } of matches(wanted[i], pieces, j, beat))
-        offer(i + 1, j + taken, here + cost, taken);
+        offer(i + 1, j + taken, here + cost + LATER * i, taken);
     }
   const path: Match[] = [];
   for (let [i, j] = [items, count]; i > 0 || j > 0;) {
@@ -193,8 +202,13 @@ function* matches(
   from: number,
   beat: number,
 ): Generator<{ pieces: number; cost: number }> {
-  const late = Math.abs(pieces[from]?.startSeconds - item.startSeconds) / beat;
+  const late =
+    item.startSeconds === null ? 0 : Math.abs(pieces[from]?.startSeconds - item.startSeconds) / beat;
+  // In one's own time nothing that is shorter than a note can be the next one.
+  const longestStray = item.startSeconds === null ? item.lengthSeconds : LONGEST_STRAY_SECONDS;
   let [sounding, wrong, holes] = [0, 0, 0];
+  /** A note does not end in another one. */
+  let isOver = true;
   const previous = pieces.at(from - 1);
   if (!item.isSlurred && from > 0 && from < pieces.length && previous) {
     const hole = pieces[from].startSeconds - (previous.startSeconds + previous.lengthSeconds);
@@ -208,10 +222,11 @@ function* matches(
       const hole = piece.startSeconds - (pieces[j - 1].startSeconds + pieces[j - 1].lengthSeconds);
       if (hole > LONGEST_HOLE_SECONDS) return;
       if (hole > OWN_HOLE_SECONDS) holes += HOLE + PER_SECOND_OF_HOLE * hole;
-      // Neither the note before nor the one after is part of this one.
-      const longStray = (other: Piece) =>
-        pitchCost(item, other) === WRONG_PITCH && other.lengthSeconds > LONGEST_STRAY_SECONDS;
-      if (longStray(piece) || longStray(pieces[from])) return;
+      // Neither the note before nor the one after is part of this one; what is slipped to comes back.
+      const strays = (other: Piece, seconds: number) =>
+        pitchCost(item, other) === WRONG_PITCH && other.lengthSeconds > seconds;
+      if (strays(piece, longestStray) || strays(pieces[from], LONGEST_STRAY_SECONDS)) return;
+      isOver = !strays(piece, LONGEST_STRAY_SECONDS);
       // Folded into one octave, a hum and the note played after it are the same.
       if (item.isHum && Math.abs(piece.cents - pieces[from].cents) > HUM_CENTS) return;
     }
@@ -219,7 +234,7 @@ function* matches(
     wrong += price * piece.lengthSeconds;
     const short = TOO_SHORT * (1 - Math.min(1, sounding / item.lengthSeconds));
     const cost = wrong / sounding + Math.min(MOST_FOR_TIME, PER_BEAT_OFF * late) + short + holes;
-    yield { pieces: j - from + 1, cost };
+    if (isOver) yield { pieces: j - from + 1, cost };
   }
 }
 

@@ -32,3 +32,4 @@ export { guessedEnds, measuredSide, type PitchGuess, type GuessedEnd, type Guess
 export { playingLoadOf, type PlayingLoad } from './playingLoad.ts';
 export { judgeRound, type RoundVerdict } from './roundVerdict.ts';
 export { toneColour, type ToneColour } from './toneColour.ts';
+export { playedExercise } from './ownTime.ts';

@@ -11,7 +11,10 @@ export interface JudgeContext {
   foreign: readonly NonPlayerSpan[];
   /** 1 where a frame must not be measured. */
   masked: Uint8Array;
+  /** As it is written; of a take in the player's own time stretched to how it was played. */
   score: TimedItem[];
+  /** As it is written, in any case. */
+  written: readonly TimedItem[];
   secondsPerBeat: number;
   tolerance: Tolerance;
   /** The room's own noise in 2-8 kHz, and of the whole band; null where nothing tells it. */
@@ -26,12 +29,14 @@ export function createJudgeContext(
   foreign: readonly NonPlayerSpan[],
 ): JudgeContext {
   const room = context.room ?? quietestRoom(track);
+  const score = scoreOf(context.exercise);
   return {
     track,
     context,
     foreign,
     masked: frameMask(track.count, foreign),
-    score: scoreOf(context.exercise),
+    score,
+    written: score,
     secondsPerBeat: secondsPerBeat(context.exercise),
     tolerance: TOLERANCES[context.toleranceId],
     roomAir: room?.airDb ?? null,

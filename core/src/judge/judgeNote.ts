@@ -1,6 +1,6 @@
 import { shapeOf, writtenTurnBeat, type NoteItem, type TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
-import { fadeMs, type ToneSpan } from '../tone/index.ts';
+import { clearSeconds, fadeMs, type ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
 import { measureBend } from './bend.ts';
 import { centroidSpanHarmonics } from './centroidSpan.ts';
@@ -50,6 +50,7 @@ const NO_PITCH = {
   firstPartial: null,
   landingCents: null,
   settleMs: null,
+  clearSeconds: null,
 } satisfies Partial<ItemMeasures>;
 
 export const NO_LINE: LineMeasures = {
@@ -89,15 +90,19 @@ export function judgeNote(
     ({ type, timeSeconds }) => type !== 'squeak' && timeSeconds < span.first * FRAME_SECONDS + FIRST_SECONDS,
   );
   const steady = measureNote(read, { hasEnds: isSwell });
+  const isOwnTime = context.exercise.start === 'ownTime';
   const hasEndBeat = endsOnBeat(judging, index);
   const measures: ItemMeasures = {
     ...steady,
     responseMs: isSlurred ? null : responseMs(track, span, target, history.airOnsetSeconds),
     onsetOffsetMs:
-      zero === null ? null : 1000 * ((isSlurred ? span.first * FRAME_SECONDS : onsetSeconds) - noteZero),
+      zero === null || isOwnTime
+        ? null
+        : 1000 * ((isSlurred ? span.first * FRAME_SECONDS : onsetSeconds) - noteZero),
     endOffsetMs: hasEndBeat ? 1000 * (endSeconds - (noteZero + note.lengthBeats * secondsPerBeat)) : null,
     endFadeMs: hasEndBeat && !isSwell && steady.levelDb !== null ? fadeMs(track, span, steady.levelDb) : null,
     firstPartial: first && 'to' in first ? first.to : null,
+    clearSeconds: clearSeconds(track, span, onsetSeconds, target.targetHz, judging.tolerance.pitchCents),
     ...measureLanding(track, span, onsetSeconds, target.targetHz),
     ...NO_LINE,
     ...(note.bend && measureBend(track, span)),
@@ -111,7 +116,7 @@ export function judgeNote(
       worstDb: stairs.length > 0 ? Math.max(...stairs.map(({ stepDb }) => stepDb)) : null,
     },
     wrongWayPercent: !isSwell ? null : wrongWayPercent(curve, shape),
-    peakOffsetBeats: turn === null ? null : peakOffsetBeats(curve, turn),
+    peakOffsetBeats: turn === null || isOwnTime ? null : peakOffsetBeats(curve, turn),
     holdSeconds: hold.seconds,
     holdBeats: hold.seconds / secondsPerBeat,
     holdCause: hold.cause,

@@ -8,6 +8,7 @@ import {
 } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { hornById, isHighNote, nearestMidi, toWritten } from '../horn/index.ts';
+import { partialOf } from '../tone/index.ts';
 import type { PhraseLevel } from './phraseLevel.ts';
 import type { Finding } from './finding.ts';
 import type { Found } from './follow.ts';
@@ -41,6 +42,7 @@ export function noteAnalysis(
   const found = allFound[index];
   const judged = allJudged.get(index);
   const before = index > 0 ? allFound[index - 1] : null;
+  const isOwnTime = context.exercise.start === 'ownTime';
   const verdictOf = (findings: readonly Finding[], plain: Finding): Verdict =>
     decideVerdict(findings, plain, item.judged, tolerance);
   const common = { kind: 'note', item: index, writtenMidi: item.writtenMidi } as const;
@@ -54,7 +56,10 @@ export function noteAnalysis(
       first: Math.max(0, frameAt(startBeat) + EDGE_FRAMES),
       last: Math.min(judging.track.count - 1, frameAt(endBeat) - EDGE_FRAMES),
     };
-    const heard = heardPartial(judging.track, span, target.tubeHz);
+    const heard =
+      isOwnTime && !found
+        ? partialGoneTo(judging, index, allFound, target.tubeHz)
+        : heardPartial(judging.track, span, target.tubeHz);
     const canSquawk = isHighNote(item.writtenMidi) && !isAlone(context.exercise);
     const squawked =
       canSquawk && isSquawk(judging.track, span, levelAtFraction(SQUAWK_FRACTION, context.scale));
@@ -81,7 +86,8 @@ export function noteAnalysis(
     events,
     onsetSeconds: onset,
     tolerance,
-    writtenSeconds: (endBeat - startBeat) * secondsPerBeat,
+    writtenSeconds: judging.written[index].item.lengthBeats * secondsPerBeat,
+    isOwnTime,
     writtenEndSeconds: zero + endBeat * secondsPerBeat,
     partial: noteTarget(context.exercise, item, context.hornId, context.a4Hz).partial,
     heardPartial: judged.heardPartial,
@@ -100,7 +106,8 @@ export function noteAnalysis(
       scale: context.scale,
     },
   });
-  const plain = plainFinding(item, measures);
+  const heldSeconds = span.last * FRAME_SECONDS - onset;
+  const plain = plainFinding(item, measures, isOwnTime ? heldSeconds : null);
   return {
     ...common,
     status: 'played',
@@ -114,8 +121,22 @@ export function noteAnalysis(
   };
 }
 
-/** What there is to say of a note where nothing stood out: by what it was asked for. */
-function plainFinding(item: NoteItem, measures: ItemMeasures): Finding {
+/** In the player's own time: the partial of the same tube to which the sound went past a note that was left out. */
+function partialGoneTo(
+  { written }: JudgeContext,
+  index: number,
+  allFound: readonly (Found | null)[],
+  tubeHz: number,
+): number | null {
+  const { phrase } = written[index];
+  const next = allFound.findIndex((found, i) => i > index && found !== null && written[i].phrase === phrase);
+  const here = written.at(next)?.item;
+  const isSlurred = next > 0 && here?.kind === 'note' && here.attack === 'slurred';
+  return isSlurred ? partialOf(allFound[next]?.soundingHz ?? 0, tubeHz) : null;
+}
+
+/** What there is to say of a note where nothing stood out: by what it was asked for. `ownTimeSeconds`: held so long in the player's own time. */
+function plainFinding(item: NoteItem, measures: ItemMeasures, ownTimeSeconds: number | null): Finding {
   if (measures.centsMean === null && measures.levelDb === null) return { kind: 'tooShort' };
   const { bendRangeCents, centroidSpanHarmonics, matchDb, matchCents, subtone } = measures;
   if (typeof bendRangeCents === 'number') return { kind: 'bent', cents: bendRangeCents };
@@ -132,6 +153,9 @@ function plainFinding(item: NoteItem, measures: ItemMeasures): Finding {
   const withinCents = measures.withinCents ?? 0;
   if (shapeOf(item) !== 'steady' && measures.endToEndCents !== null)
     return { kind: 'evenSwell', cents: measures.endToEndCents, withinCents };
+  const { clearSeconds } = measures;
+  if (ownTimeSeconds !== null && clearSeconds !== null)
+    return { kind: 'clear', seconds: clearSeconds, heldSeconds: ownTimeSeconds };
   return { kind: 'even', errorDb: measures.swellErrorDb ?? 0, withinCents };
 }
 

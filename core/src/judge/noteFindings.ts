@@ -1,5 +1,6 @@
 import { shapeOf, type NoteItem } from '../exercise/index.ts';
 import { BEYOND_BAND_DB, levelFindings, type NoteLevel } from './levelFindings.ts';
+import { OWN_TIME_LEAST_SECONDS } from './follow.ts';
 import { restartFindings } from './restarts.ts';
 import type { Finding } from './finding.ts';
 import type { ItemMeasures } from './measures.ts';
@@ -50,6 +51,8 @@ export interface NoteHeard {
   onsetSeconds: number;
   tolerance: Tolerance;
   writtenSeconds: number;
+  /** Held until the player moves: it is short only where it hardly sounded. */
+  isOwnTime: boolean;
   /** When it should end, on the take's clock. */
   writtenEndSeconds: number;
   /** Partials of the fingered tube: the one written, and the one that sounded for most of the note. */
@@ -111,7 +114,9 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   const missing = writtenEndSeconds - (end?.timeSeconds ?? 0);
   // A note that came late and ended in time is late, not short; a hole in a slur is told of the note after it, once.
   const isHole = (heard.holeAfterMs ?? 0) > SLUR_GAP_MS;
-  const isShort = sounded < SHORT_SHARE * writtenSeconds && missing > (1 - SHORT_SHARE) * writtenSeconds;
+  const isShort = heard.isOwnTime
+    ? sounded < Math.min(OWN_TIME_LEAST_SECONDS, SHORT_SHARE * writtenSeconds)
+    : sounded < SHORT_SHARE * writtenSeconds && missing > (1 - SHORT_SHARE) * writtenSeconds;
   if (!note.open && isShort && !isHole) found.push({ kind: 'short', heldSeconds: sounded, writtenSeconds });
   if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
   else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS) found.push({ kind: 'slowSlur', ms: m.slurMs });
@@ -137,9 +142,9 @@ export function noteFindings(heard: NoteHeard): Finding[] {
       atSeconds: since(stair.timeSeconds),
     });
   found.push(...askedFindings(note, m, tolerance));
-  // What is meant to swing does not wander.
+  // What is meant to swing or to bend does not wander.
   const swings = note.vibrato === undefined ? isVibrato(m) : note.vibrato !== 'off';
-  found.push(...pitchFindings(m, tolerance, isSteady && !swings, note.attack === 'slurred'));
+  found.push(...pitchFindings(m, tolerance, isSteady && !swings && !note.bend, note.attack === 'slurred'));
   if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > PEAK_BEATS)
     found.push({ kind: 'peak', beats: m.peakOffsetBeats });
   if (m.swellErrorDb !== null && m.swellErrorDb > tolerance.swellErrorDb)

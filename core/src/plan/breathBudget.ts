@@ -59,7 +59,8 @@ export function holdOf(exercise: Exercise, { measures }: Pick<TakeAnalysis, 'mea
   if (!place || holdSeconds === null || holdCause === null || !isOneBreath(exercise)) return null;
   const written = (lengthBeats(exercise) * 60) / exercise.tempoBpm;
   // It was let go of in time, or while it was still good: the breath would have lasted longer. Stopped short, it ended.
-  const isCompleted = holdCause === 'completed' && holdSeconds >= COMPLETED_SHARE * written;
+  const isLong = exercise.start === 'ownTime' || holdSeconds >= COMPLETED_SHARE * written;
+  const isCompleted = holdCause === 'completed' && isLong;
   return { ...place, seconds: holdSeconds, censored: isCompleted };
 }
 

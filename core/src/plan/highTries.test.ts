@@ -163,7 +163,7 @@ it('has somewhere to start from for every high note of every horn, each fingerin
 
 it("puts the player's own fingering on notes that name none", () => {
   const exercise = parseExercise({
-    version: 2,
+    version: 3,
     tempoBpm: 60,
     beatsPerBar: 4,
     start: 'countIn',

@@ -47,7 +47,7 @@ export function scoreExercise(score: ReadScore, choice: ScoreChoice, horn: Horn)
   const faults = faultsOf(notes, horn);
   const tempo = (score.tempoBpm ?? 60) * stretch;
   const exercise = parseExercise({
-    version: 2,
+    version: 3,
     name: nameOf(score, part),
     tempoBpm: Math.round(Math.max(20, Math.min(300, tempo))),
     beatsPerBar: Math.max(1, Math.min(12, Math.round(score.beatsPerBar * stretch))),

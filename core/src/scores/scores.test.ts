@@ -75,7 +75,7 @@ const exercises = fc
   .map(({ items, first, beatsPerBar, tempoBpm, key, hornId }) => ({
     hornId,
     exercise: parseExercise({
-      version: 2,
+      version: 3,
       tempoBpm,
       beatsPerBar,
       start: 'countIn',
@@ -420,7 +420,7 @@ it('refuses every bad file with a sentence of its own', () => {
   const good = partwise(`<measure number="1">${n('C', 4, 4)}</measure>`);
   const goodMidi = exerciseToMidi(
     parseExercise({
-      version: 2,
+      version: 3,
       tempoBpm: 60,
       beatsPerBar: 4,
       start: 'countIn',

@@ -9,6 +9,7 @@ export { planExercise, playExercise, type ExercisePerformance } from './playExer
 export { createNoteCourse } from './noteCourse.ts';
 export { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 export { highHabit, highHabits } from './highHabits.ts';
+export { inItsOwnTime } from './inItsOwnTime.ts';
 export { movedHabits } from './movedHabits.ts';
 export { type FaultKind, type ItemFault } from './faults.ts';
 export { STEADY_HAND, WARM_UP, PROFILES, type StandInProfile, type ProfileId } from './profile.ts';

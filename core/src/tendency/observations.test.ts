@@ -24,7 +24,7 @@ const swell = {
 /** What the map learns of a take of such items by a player who goes 8 cents flatter for each 10 dB. */
 function observed(items: object[], faults: ItemFault[] = [], droneSpoils = false) {
   const exercise = parseExercise({
-    version: 2,
+    version: 3,
     tempoBpm: 60,
     beatsPerBar: 4,
     start: 'countIn',

@@ -11,3 +11,5 @@ export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } fro
 export { frameMask, PITCH_REACH_SECONDS } from './frameMask.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';
 export { phrasesHeard, type HeardPhrase } from './phrasesHeard.ts';
+export { clearSeconds } from './clear.ts';
+export { createLiveFollower, type LiveFollower, type LivePlace } from './liveFollower.ts';

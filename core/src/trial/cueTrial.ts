@@ -78,7 +78,7 @@ export function trialExercise(
 ): Exercise {
   const { beats, marks, attack } = TONES[tone];
   return parseExercise({
-    version: 2,
+    version: 3,
     name: name.slice(0, MOST_NAME),
     tempoBpm: 60,
     beatsPerBar: 4,

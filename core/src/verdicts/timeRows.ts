@@ -56,6 +56,27 @@ export function timeRows(): VerdictRow[] {
       { ...beats, played: 'falls within 80 ms', change: fading(0.08), wanted: 'passes' },
     );
   }
+  for (const hornId of FOUR) {
+    // In time, and each change when it was ready: every one of them is late by as much, and by no more.
+    const climb = drillOf('overtoneClimb', hornId, 0, { start: 'playToStart' });
+    const late: ItemFault = { item: 3, kind: 'late', seconds: 0.4 };
+    rows.push(
+      {
+        ...climb,
+        played: 'one partial held half a beat longer, the rest follows',
+        change: notes((note, index) => (index === 2 ? stretched(note, note.lengthBeats + 0.5) : note)),
+        wanted: { 3: ['beat'] },
+        only: [3],
+      },
+      {
+        ...climb,
+        played: 'one change late, back on the beat',
+        faults: [late],
+        wanted: { 3: ['beat'] },
+        only: [3],
+      },
+    );
+  }
   for (const hornId of ['alto', 'tenor'] as const) {
     const beats = drillOf('beatsOnOff', hornId);
     rows.push({

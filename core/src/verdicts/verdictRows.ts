@@ -4,6 +4,7 @@ import { timeRows } from './timeRows.ts';
 import { startRows } from './startRows.ts';
 import { pitchRows } from './pitchRows.ts';
 import { lineRows } from './lineRows.ts';
+import { ownTimeRows } from './ownTimeRows.ts';
 import type { VerdictRow } from './verdictTable.ts';
 
 /** Every row: what must pass and what must be told. */
@@ -15,4 +16,5 @@ export const VERDICT_ROWS: readonly VerdictRow[] = [
   ...startRows(),
   ...pitchRows(),
   ...lineRows(),
+  ...ownTimeRows(),
 ];

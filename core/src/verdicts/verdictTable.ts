@@ -45,6 +45,8 @@ export interface VerdictRow extends Drill {
   profile?: Partial<StandInProfile>;
   context?: Partial<TakeContext>;
   wanted: Wanted;
+  /** Nothing is said of any other item. */
+  only?: readonly number[];
   /** Never said, anywhere. */
   never?: readonly FindingKind[];
   /** Only the simulated player can make it. */
@@ -138,7 +140,7 @@ function figuresText(figures: object): string {
     : ` (${values.map(([name, value]) => `${name} ${value.toFixed(1)}`).join(', ')})`;
 }
 
-function wrongOf({ wanted, never = [] }: VerdictRow, items: readonly ItemAnalysis[]): string | null {
+function wrongOf({ wanted, only, never = [] }: VerdictRow, items: readonly ItemAnalysis[]): string | null {
   if (items.length === 0) return 'nothing was heard';
   const bad = items.flatMap((item) => kindsOf(item).filter((kind) => never.includes(kind)));
   if (bad.length > 0) return `said ${bad.join(', ')}`;
@@ -146,6 +148,8 @@ function wrongOf({ wanted, never = [] }: VerdictRow, items: readonly ItemAnalysi
     const blamed = items.filter((item) => standsOut(item).length > 0);
     return blamed.length === 0 ? null : `blamed ${blamed.map(({ item }) => item).join(', ')}`;
   }
+  const beside = items.filter((item) => only?.includes(item.item) === false && standsOut(item).length > 0);
+  if (beside.length > 0) return `blamed ${beside.map(({ item }) => item).join(', ')}`;
   const missing = Object.entries(wanted).filter(
     ([item, kinds]) => !kindsOf(items[Number(item)]).some((kind) => kinds.includes(kind)),
   );

@@ -2,7 +2,7 @@ import { parseExercise } from '@inner-hum/core/exercise';
 
 /** An exercise the invented player wrote: a soft low entry, and the phrase that grows out of it. */
 export const SOFT_ENTRY = parseExercise({
-  version: 2,
+  version: 3,
   name: 'Soft entry on low B',
   tempoBpm: 72,
   beatsPerBar: 4,

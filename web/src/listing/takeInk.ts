@@ -1,6 +1,7 @@
 import { lengthBeats, noteTarget, onlyNote, secondsPerBeat } from '@inner-hum/core/exercise';
 import { FRAME_SECONDS, FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import type { PitchTarget } from '@inner-hum/core/horn';
+import { playedExercise } from '@inner-hum/core/judge';
 import { InkTrack, writtenInk } from '../ribbon/index.ts';
 import type { TakeRecord } from '../storage/index.ts';
 
@@ -29,7 +30,8 @@ export function drawTake(take: TakeRecord, columns: FrameColumns): TakeDrawing {
     return { ink, track, fromSeconds, toSeconds: take.lengthSeconds, target: null };
   }
   const zero = analysis.beatZeroSeconds;
-  const setting = writtenInk(context, zero);
+  const exercise = playedExercise(context.exercise, analysis);
+  const setting = writtenInk({ ...context, exercise }, zero);
   // Each note where it was found, not where it was due.
   const notes = analysis.items.flatMap((item) => (item.kind === 'note' ? [item] : []));
   const ink = new InkTrack({
@@ -41,7 +43,7 @@ export function drawTake(take: TakeRecord, columns: FrameColumns): TakeDrawing {
     })),
   });
   ink.follow(track);
-  const length = lengthBeats(context.exercise) * secondsPerBeat(context.exercise);
+  const length = lengthBeats(exercise) * secondsPerBeat(exercise);
   const onset = analysis.events.find(({ type }) => type === 'toneOnset')?.timeSeconds ?? zero;
   const end = analysis.events.findLast(({ type }) => type === 'end')?.timeSeconds ?? take.lengthSeconds;
   const only = onlyNote(context.exercise);

@@ -37,7 +37,7 @@ export function createBeat(metronome: Metronome, desk: Pick<Desk, 'now'>): Beat 
     setClick(settings, exercise) {
       const { click } = settings;
       metronome.setHeard(isHeard(click));
-      if (click === 'off') metronome.stop();
+      if (click === 'off' || exercise?.start === 'ownTime') metronome.stop();
       else if (!metronome.pulse) start(settings, exercise, desk.now() + 0.05);
     },
     setMetre(settings, exercise) {

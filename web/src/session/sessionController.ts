@@ -4,7 +4,8 @@ import { gearOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
 import type { SessionClient, SessionEvent } from '../workers/index.ts';
 import { createBeat } from './beat.ts';
 import { createDroneController } from './droneController.ts';
-import { followLive, newLiveSound } from './liveSound.ts';
+import { createOwnTimeFollower, followLive, newLiveSound } from './liveSound.ts';
+import { phraseOf } from './round.ts';
 import { openInput } from './openInput.ts';
 import { minuteKept, problemRaised, problemsCleared, visitShown } from './sessionSlice.ts';
 import type { TroubleCode } from './troubleCode.ts';
@@ -139,7 +140,10 @@ export function createSessionController(config: SessionConfig): SessionControlle
 
   function hear(event: SessionEvent, worker: number): void {
     watch.heard();
-    followLive(live, event, state.take?.id ?? null);
+    const { setup, wants } = state;
+    followLive(live, event, state.take?.id ?? null, () =>
+      setup && wants !== null && wants !== 'free' ? createOwnTimeFollower(setup, phraseOf(wants)) : null,
+    );
     handOnNews(event, worker, state.input, news);
   }
 

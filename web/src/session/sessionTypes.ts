@@ -1,5 +1,6 @@
 import type { Exercise } from '@inner-hum/core/exercise';
 import type { FrameTrack } from '@inner-hum/core/hearing';
+import type { LiveFollower } from '@inner-hum/core/tone';
 import type { Desk, Metronome } from '../audio/index.ts';
 import type { HeardStandIn, StandInRequest } from '../workers/index.ts';
 import type { WholeTake } from '../storage/index.ts';
@@ -15,6 +16,8 @@ export interface LiveSound {
   beatZeroSeconds: number | null;
   /** Frames that belong to the take that has ended; null while it runs. */
   takeFrames: number | null;
+  /** In the player's own time: where in the running take the player is. */
+  follower: LiveFollower | null;
 }
 
 export interface SessionController {

@@ -1,4 +1,4 @@
-import { highHabits, movedHabits } from '@inner-hum/core/standin';
+import { highHabits, inItsOwnTime, movedHabits } from '@inner-hum/core/standin';
 import { mouthpiecePullMm } from '../addresses/index.ts';
 import { gearOf } from '../storage/index.ts';
 import type { ArmRequest, StandInRequest } from '../workers/index.ts';
@@ -59,5 +59,5 @@ export function standInRequest(
       : profileId === 'steady'
         ? []
         : highHabits(exercise, hornId, a4Hz, seed);
-  return { ...standInOf(setup, sampleRateHz), exercise, faults, seed };
+  return { ...standInOf(setup, sampleRateHz), exercise: inItsOwnTime(exercise, seed), faults, seed };
 }

@@ -58,12 +58,12 @@ function sound(state: ExerciseState, zeroSeconds: number | null, { nowSeconds }:
     isPerformed ? [{ do: 'perform', takeId: take.id, atSeconds }] : [];
   const going: VisitState = { ...state, take: { ...take, sound: isPerformed ? 'sounding' : take.sound } };
   const cleared: VisitEffect = { do: 'tellNoLonger', troubles: SOUND_TROUBLES };
-  if (exercise.start === 'playToStart')
+  if (exercise.start !== 'countIn')
     return [
       going,
       [
         cleared,
-        ...(setup.settings.click === 'off'
+        ...(setup.settings.click === 'off' || exercise.start === 'ownTime'
           ? []
           : [startBeat(setup, exercise, nowSeconds + BEAT_LEAD_SECONDS)]),
         ...perform(onGrid(nowSeconds)),

@@ -4,10 +4,10 @@ import { afterEach, beforeEach, expect, it } from 'vitest';
 import {
   buildSwell,
   DEFAULT_SCALE,
+  type SwellRequest,
   familyById,
   phraseExercise,
   type FamilyId,
-  type StartMode,
 } from '@inner-hum/core/exercise';
 import { listenTo, renderClick } from '@inner-hum/core/hearing';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
@@ -31,7 +31,7 @@ afterEach(() => {
   IDBObjectStore.prototype.put = realPut;
 });
 
-function armed(start: StartMode): ArmRequest {
+function armed(start: SwellRequest['start']): ArmRequest {
   return {
     takeId: `take-${count}`,
     afterSilence: false,
@@ -54,7 +54,11 @@ function armed(start: StartMode): ArmRequest {
 }
 
 /** Plays a 2 s swell into a session in blocks, as the worklet would, and waits for the take's end. */
-async function playInto(start: StartMode, leadSeconds: number, hurt: () => void = () => undefined) {
+async function playInto(
+  start: SwellRequest['start'],
+  leadSeconds: number,
+  hurt: () => void = () => undefined,
+) {
   const events: SessionEvent[] = [];
   const session = createLiveSession(RATE, (event) => events.push(event));
   const request = armed(start);

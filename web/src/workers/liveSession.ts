@@ -8,7 +8,13 @@ import {
 import { markFraction, levelAtFraction } from '@inner-hum/core/exercise';
 import { firstFault, type TakeContext } from '@inner-hum/core/judge';
 import { roundToSteps } from '@inner-hum/core/signal';
-import { createSoundWatch, createTakeGate, quietestRoom, type TakeGate } from '@inner-hum/core/tone';
+import {
+  createSoundWatch,
+  createTakeGate,
+  quietestRoom,
+  type LiveFollower,
+  type TakeGate,
+} from '@inner-hum/core/tone';
 import type { ArmChange, ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
 import { startTake, type RunningTake } from './runningTake.ts';
 import { SoundHistory } from './soundHistory.ts';
@@ -59,6 +65,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   let sent = 0;
   let armed: ArmRequest | null = null;
   let gate: TakeGate | null = null;
+  /** In the player's own time: where in the running take the player is. */
+  let follower: LiveFollower | null = null;
   let watch = createSoundWatch(-45);
   let take: RunningTake | null = null;
   let ending: Promise<void> = Promise.resolve();
@@ -72,8 +80,11 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
 
   const limitsOf = ({ context: { exercise, hornId, a4Hz } }: ArmRequest) =>
     takeLimits(exercise, hornId, a4Hz);
-  const newGate = (request: ArmRequest, { afterSilence }: Pick<ArmRequest, 'afterSilence'> = request) =>
-    createTakeGate({ ...limitsOf(request), roomFloorDb: floorOf(request), afterSilence });
+  const newGate = (request: ArmRequest, { afterSilence }: Pick<ArmRequest, 'afterSilence'> = request) => {
+    const limits = limitsOf(request);
+    follower = limits.follower;
+    return createTakeGate({ ...limits, roomFloorDb: floorOf(request), afterSilence });
+  };
   const withDrone = (request: ArmRequest): ArmRequest => ({
     ...request,
     context: { ...request.context, droneSpoils: leakDb !== null && leakDb < Infinity },
@@ -133,6 +144,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     for (let i = sent; i < track.count; i++) {
       const trouble = watch.lookAtFrame(track, i);
       if (trouble) send({ type: 'trouble', trouble });
+      if (take) follower?.look(track, i);
       const move = gate?.look(track, i) ?? null;
       if (move?.type === 'start' && begins(move.startFrame)) return;
       if (take && take.endSample === null && (move?.type === 'end' || breaksAt(i)))
@@ -219,7 +231,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       countedStart = null;
       dueClicks = [];
       watch = createSoundWatch(levelAtFraction(markFraction('pp'), request.context.scale));
-      gate = armed.context.exercise.start === 'playToStart' ? newGate(armed) : null;
+      gate = armed.context.exercise.start === 'countIn' ? null : newGate(armed);
       if (!gate || !request.afterSilence) return;
       // The next note may have come while the take before it was still being judged.
       for (let i = freeFrom; i < sent; i++) {

@@ -7,7 +7,7 @@ import {
   type Exercise,
 } from '@inner-hum/core/exercise';
 import type { HornId } from '@inner-hum/core/horn';
-import type { TakeGateConfig } from '@inner-hum/core/tone';
+import { createLiveFollower, type LiveFollower, type TakeGateConfig } from '@inner-hum/core/tone';
 
 /** Sound before the first tone that belongs to the take: the air that made it. */
 const PRE_ROLL_SECONDS = 0.6;
@@ -18,6 +18,11 @@ const LONGEST_SILENCE_SECONDS = 12;
 const OVERTIME_SECONDS = 20;
 /** A counted take in which no tone came ends this long after what is written. */
 const PATIENCE_SECONDS = 2;
+/** In one's own time the middle of a phrase may be silent for so long: a gap, a breath, a thought. */
+const OWN_TIME_SILENCE_SECONDS = 4;
+const OWN_TIME_MOST_SECONDS = 300;
+/** How near a live note must come does not matter for where the player is. */
+const CLEAR_CENTS = 10;
 const PARTIALS_THAT_START = [1, 2, 3, 4];
 
 export interface TakeLimits extends Pick<
@@ -26,6 +31,8 @@ export interface TakeLimits extends Pick<
 > {
   /** Sound that belongs to a take before its first note, and that note's place after beat 0. */
   preRollSeconds: number;
+  /** In the player's own time: where the player is. It must be shown every frame of the take. */
+  follower: LiveFollower | null;
   firstNoteSeconds: number;
 }
 
@@ -42,12 +49,21 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
       : Math.max(...notes.slice(1).map(({ toSeconds }, i) => toSeconds - notes[i].toSeconds));
   const inside = Math.min(LONGEST_SILENCE_SECONDS, longest + SILENCE_SECONDS);
   const last = notes.at(-1)?.toSeconds ?? written;
+  const isOwnTime = exercise.start === 'ownTime';
+  const follower = isOwnTime && notes.length > 0 ? createLiveFollower(notes, CLEAR_CENTS) : null;
   return {
     startHz: first ? startsOf(exercise, hornId, a4Hz) : [],
     // Air that is written after the last note belongs to the take.
     silenceSeconds: (seconds) =>
-      seconds < last ? Math.max(SILENCE_SECONDS, inside) : SILENCE_SECONDS + Math.max(0, written - last),
-    maxSeconds: written + OVERTIME_SECONDS,
+      follower
+        ? follower.place.isLast
+          ? SILENCE_SECONDS
+          : OWN_TIME_SILENCE_SECONDS
+        : seconds < last
+          ? Math.max(SILENCE_SECONDS, inside)
+          : SILENCE_SECONDS + Math.max(0, written - last),
+    maxSeconds: isOwnTime ? OWN_TIME_MOST_SECONDS : written + OVERTIME_SECONDS,
+    follower,
     patienceSeconds: written + PATIENCE_SECONDS,
     preRollSeconds: firstNoteSeconds + PRE_ROLL_SECONDS,
     firstNoteSeconds,

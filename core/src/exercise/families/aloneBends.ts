@@ -1,7 +1,7 @@
 import { toWritten, type Horn, type SoundingMidi } from '../../horn/index.ts';
 import type { Body } from '../exercise.ts';
 import { defineFamily, downAndBack, note, restOf, type FamilyId } from './family.ts';
-import { beatsOption, halfStepsOption, startOption, tempoOption } from './options.ts';
+import { beatsOption, halfStepsOption, paceOption, tempoOption } from './options.ts';
 
 const MOVED = 7;
 
@@ -18,7 +18,7 @@ const alone = (id: FamilyId, body: Body, pitchOf: (horn: Horn) => SoundingMidi) 
         beats: beatsOption(8, 4, 16),
         bend: halfStepsOption(3, 1, 12),
         tempoBpm: tempoOption(60),
-        start: startOption('playToStart'),
+        start: paceOption('ownTime'),
       } as const;
     },
     write({ note: midi, beats, bend }) {

@@ -1,5 +1,5 @@
 import { defineFamily, note, restOf, slurred } from './family.ts';
-import { beatsOption, halfStepsOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
+import { beatsOption, halfStepsOption, markOption, noteOption, paceOption, tempoOption } from './options.ts';
 
 /** Hold the bottom note full, climb note by note, slur back to it each time: the same feeling everywhere. */
 export const returnToBottom = defineFamily({
@@ -12,7 +12,7 @@ export const returnToBottom = defineFamily({
     beats: beatsOption(4, 2, 12),
     from: markOption('f'),
     tempoBpm: tempoOption(60),
-    start: startOption('countIn'),
+    start: paceOption('ownTime'),
   }),
   write: ({ note: bottom, climb, beats, from }, { highest }) => ({
     rest: { kind: 'asPlayed' },
@@ -36,7 +36,7 @@ export const dropToBottom = defineFamily({
     beats: beatsOption(4, 2, 12),
     from: markOption('mf'),
     tempoBpm: tempoOption(60),
-    start: startOption('playToStart'),
+    start: paceOption('ownTime'),
   }),
   write: ({ note: bottom, beats, from }, { highest }) => ({
     rest: restOf(4),

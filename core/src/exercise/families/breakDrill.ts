@@ -1,5 +1,5 @@
 import { defineFamily, note, restOf, slurred } from './family.ts';
-import { markOption, startOption, tempoOption } from './options.ts';
+import { markOption, paceOption, tempoOption } from './options.ts';
 
 const [C5, D5, E5, F5] = [72, 74, 76, 77];
 
@@ -11,7 +11,7 @@ export const breakDrill = defineFamily({
   options: ({ lowest, highest }) =>
     lowest > C5 || highest < F5
       ? null
-      : { from: markOption('mf'), tempoBpm: tempoOption(60), start: startOption('countIn') },
+      : { from: markOption('mf'), tempoBpm: tempoOption(60), start: paceOption('ownTime') },
   write: ({ from }) => ({
     rest: restOf(4),
     phrases: [

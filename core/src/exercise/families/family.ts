@@ -1,7 +1,7 @@
 import { CoreError } from '../../signal/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
-import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Phrase, StartMode } from '../exercise.ts';
+import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Pace, Phrase } from '../exercise.ts';
 import { USUAL_EXERCISE, USUAL_PHRASE } from '../usual.ts';
 import type { Skill } from './skill.ts';
 import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
@@ -116,10 +116,10 @@ export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family
       const own = options(horn);
       if (!own) throw new CoreError('family-no-room', `${id}: the range of the horn is too small for it.`);
       const chosen = completeChoices(own, choices);
-      const { tempoBpm, start } = chosen as { tempoBpm: number; start?: StartMode };
+      const { tempoBpm, start } = chosen as { tempoBpm: number; start?: Pace };
       const draft = write(chosen as Chosen<Own>, horn);
       return {
-        version: 2,
+        version: 3,
         family: id,
         tempoBpm,
         beatsPerBar: 4,

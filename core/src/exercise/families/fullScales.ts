@@ -6,6 +6,7 @@ import {
   choiceOption,
   markOption,
   noteOption,
+  paceOption,
   startOption,
   tempoOption,
   timesOption,
@@ -38,7 +39,7 @@ export const fullScales = defineFamily({
     beats: beatsOption(1, 1, 4),
     from: markOption('mf'),
     tempoBpm: tempoOption(90),
-    start: startOption('countIn'),
+    start: paceOption('countIn'),
   }),
   write: ({ key, beats, from }, horn) => ({
     rest: restOf(8),

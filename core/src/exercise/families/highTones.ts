@@ -6,6 +6,7 @@ import {
   choiceOption,
   halfStepsOption,
   markOption,
+  paceOption,
   startOption,
   tempoOption,
   timesOption,
@@ -82,7 +83,7 @@ export const voicingDrop = defineFamily({
       beats: beatsOption(8, 4, 16),
       tries: timesOption(3, 1, 8),
       tempoBpm: tempoOption(60),
-      start: startOption('playToStart'),
+      start: paceOption('ownTime'),
     })),
   write({ note, keys, bend, beats, tries }) {
     return {

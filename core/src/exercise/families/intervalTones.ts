@@ -1,7 +1,7 @@
 import { writtenMidi } from '../../horn/index.ts';
 import type { ExerciseItem } from '../exercise.ts';
 import { defineFamily, note, restOf, slurred } from './family.ts';
-import { beatsOption, halfStepsOption, noteOption, tempoOption } from './options.ts';
+import { beatsOption, halfStepsOption, noteOption, paceOption, tempoOption } from './options.ts';
 
 /** From a low note, a wider interval each time: imagined first, then played and held, and back. Free playing between. */
 export const intervalTones = defineFamily({
@@ -15,10 +15,13 @@ export const intervalTones = defineFamily({
     imagineBeats: beatsOption(4, 2, 8),
     freeBeats: beatsOption(8, 0, 32),
     tempoBpm: tempoOption(60),
+    start: paceOption('ownTime'),
   }),
-  write({ note: base, widest, beats, imagineBeats, freeBeats }, { highest }) {
+  write({ note: base, widest, beats, imagineBeats, freeBeats, start }, { highest }) {
     const steps = Array.from({ length: Math.min(widest, highest - base) }, (_, i) => i + 1);
-    const free: ExerciseItem[] = freeBeats > 0 ? [{ kind: 'free', lengthBeats: freeBeats }] : [];
+    // In one's own time one plays freely between the phrases, for as long as one likes.
+    const isFree = freeBeats > 0 && start !== 'ownTime';
+    const free: ExerciseItem[] = isFree ? [{ kind: 'free', lengthBeats: freeBeats }] : [];
     return {
       rest: restOf(4),
       phrases: steps.map((step) => ({

@@ -1,7 +1,7 @@
 import { partialNote, writtenMidi } from '../../horn/index.ts';
 import type { Judged } from '../exercise.ts';
 import { defineFamily, note, rest, restOf } from './family.ts';
-import { beatsOption, markOption, partialOption, startOption, tempoOption, timesOption } from './options.ts';
+import { beatsOption, markOption, partialOption, paceOption, tempoOption, timesOption } from './options.ts';
 import { tubeOption, withTubes, playable, rung } from './rung.ts';
 
 const MATCHED: Judged[] = ['pitch', 'start', 'match'];
@@ -23,7 +23,7 @@ export const overtoneMatch = defineFamily({
             from: markOption('mf'),
             tries: timesOption(3, 1, 8),
             tempoBpm: tempoOption(60),
-            start: startOption('playToStart'),
+            start: paceOption('ownTime'),
           },
     ),
   write({ note: tube, partial, beats, restBeats, from, tries }, { highest }) {
@@ -61,7 +61,7 @@ export const openedTone = defineFamily({
           from: markOption('mf'),
           tries: timesOption(3, 1, 8),
           tempoBpm: tempoOption(60),
-          start: startOption('playToStart'),
+          start: paceOption('ownTime'),
         },
   write: ({ beats, restBeats, from, tries }) => ({
     rest: restOf(4),

@@ -1,6 +1,6 @@
 import { writtenMidi } from '../../horn/index.ts';
 import { chromatic, defineFamily, note, rest, restOf, slurred } from './family.ts';
-import { noteOption, startOption, tempoOption, timesOption } from './options.ts';
+import { noteOption, paceOption, tempoOption, timesOption } from './options.ts';
 
 /** From here down the upper note is taken as an overtone of the lower, so that no finger moves. */
 const OVERTONE_FROM = 61;
@@ -15,7 +15,7 @@ export const octaveRestart = defineFamily({
     to: noteOption(lowest, highest - 12, lowest),
     tries: timesOption(3, 1, 6),
     tempoBpm: tempoOption(60),
-    start: startOption('countIn'),
+    start: paceOption('countIn'),
   }),
   write: ({ note: from, to, tries }) => ({
     rest: restOf(4),

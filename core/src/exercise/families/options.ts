@@ -1,5 +1,6 @@
 import { fingeringKey, HIGHEST_PARTIAL, readFingeringKey } from '../../horn/index.ts';
 import { DYNAMIC_MARKS, type DynamicMark } from '../dynamics.ts';
+import { PACES, type Pace } from '../exercise.ts';
 
 /** What may be chosen of a family, with what is usual. `sounding`: a written note shown by the pitch that sounds. */
 export type Option =
@@ -96,6 +97,8 @@ export const choiceOption = <const Value extends string>(values: readonly Value[
 /** Whether the first note sets the beat, or a bar is counted before it. */
 export const startOption = (usual: 'playToStart' | 'countIn') =>
   choiceOption(['playToStart', 'countIn'], usual);
+/** The same, or in the player's own time. */
+export const paceOption = (usual: Pace) => choiceOption(PACES, usual);
 
 /** As many as an exercise may have phrases. */
 const MOST_NOTES = 60;

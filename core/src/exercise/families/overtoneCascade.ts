@@ -1,6 +1,6 @@
 import { HIGHEST_NOTE, LAST_FUNDAMENTAL } from '../../horn/index.ts';
 import { chromatic, defineFamily, restOf } from './family.ts';
-import { beatsOption, markOption, partialOption, startOption, tempoOption, timesOption } from './options.ts';
+import { beatsOption, markOption, partialOption, paceOption, tempoOption, timesOption } from './options.ts';
 import { tuningOption, tubeOption, withTubes, within, rung, upTo } from './rung.ts';
 
 /** From an overtone down the series in one breath; then the next fundamental, a half step lower. */
@@ -18,7 +18,7 @@ export const overtoneCascade = defineFamily({
       tries: timesOption(2, 1, 4),
       overtones: tuningOption,
       tempoBpm: tempoOption(72),
-      start: startOption('playToStart'),
+      start: paceOption('ownTime'),
     })),
   write: ({ note: first, to, partial, beats, from, tries, overtones }) => ({
     overtones,

@@ -1,6 +1,6 @@
 import { HIGHEST_NOTE } from '../../horn/index.ts';
 import { defineFamily } from './family.ts';
-import { beatsOption, markOption, partialOption, startOption, tempoOption, timesOption } from './options.ts';
+import { beatsOption, markOption, partialOption, paceOption, tempoOption, timesOption } from './options.ts';
 import { tuningOption, tubeOption, withTubes, within, rung, upTo } from './rung.ts';
 
 /** From the fundamental up to a partial and down again, slurred, no finger moving. */
@@ -17,7 +17,7 @@ export const overtoneClimb = defineFamily({
       tries: timesOption(2, 1, 8),
       overtones: tuningOption,
       tempoBpm: tempoOption(60),
-      start: startOption('playToStart'),
+      start: paceOption('ownTime'),
     })),
   write({ note: tube, partial, beats, from, tries, overtones }) {
     const up = upTo(within(tube, partial, HIGHEST_NOTE));

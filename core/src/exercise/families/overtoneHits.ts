@@ -5,7 +5,7 @@ import {
   choiceOption,
   markOption,
   partialOption,
-  startOption,
+  paceOption,
   tempoOption,
   timesOption,
 } from './options.ts';
@@ -29,7 +29,7 @@ export const overtoneHits = defineFamily({
       tries: timesOption(4, 1, 12),
       overtones: tuningOption,
       tempoBpm: tempoOption(60),
-      start: startOption('countIn'),
+      start: paceOption('ownTime'),
     })),
   write({ note: tube, partial, attack, beats, restBeats, from, tries, overtones }) {
     const hit = rung(tube, within(tube, partial, HIGHEST_NOTE), beats, from, attack);

@@ -1,7 +1,7 @@
 import { bestLine, routeChance, ROUTE_MODES } from '../../horn/index.ts';
 import { isInKey, MAJOR_KEYS } from '../keys.ts';
 import { chromatic, defineFamily, note, restOf, slurred } from './family.ts';
-import { beatsOption, choiceOption, markOption, startOption, tempoOption } from './options.ts';
+import { beatsOption, choiceOption, markOption, paceOption, tempoOption } from './options.ts';
 import { tuningOption } from './rung.ts';
 
 /** Where overtones begin to have routes worth taking, and where an overblown fifth begins. */
@@ -25,7 +25,7 @@ export const overtoneScale = defineFamily({
           attack: choiceOption(['slurred', 'tongued'], 'tongued'),
           overtones: tuningOption,
           tempoBpm: tempoOption(60),
-          start: startOption('countIn'),
+          start: paceOption('countIn'),
         },
   write({ key, route: mode, beats, from, attack, overtones }, horn) {
     const first = mode === 'fifth' ? FIFTH_FROM : SCALE_FROM;

@@ -5,7 +5,7 @@ import {
   choiceOption,
   markOption,
   partialOption,
-  startOption,
+  paceOption,
   tempoOption,
   timesOption,
 } from './options.ts';
@@ -29,7 +29,7 @@ export const overtoneSwitch = defineFamily({
             tries: timesOption(3, 1, 8),
             overtones: tuningOption,
             tempoBpm: tempoOption(60),
-            start: startOption('playToStart'),
+            start: paceOption('ownTime'),
           },
     ),
   write({ note: tube, partial, beats, from, attack, tries, overtones }, { highest }) {

@@ -1,5 +1,5 @@
 import { chromatic, defineFamily, note } from './family.ts';
-import { beatsOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
+import { beatsOption, markOption, noteOption, paceOption, tempoOption } from './options.ts';
 
 /** Grow, move up a half step at the top, fade; the same an octave higher; the next pair a half step on. */
 export const pairedSwells = defineFamily({
@@ -13,7 +13,7 @@ export const pairedSwells = defineFamily({
     from: markOption('pp'),
     loud: markOption('ff'),
     tempoBpm: tempoOption(40),
-    start: startOption('countIn'),
+    start: paceOption('countIn'),
   }),
   write({ note: first, to, beats, from, loud }, { highest }) {
     const pairs = chromatic(first, to).flatMap((base) => [base, base + 12].filter((low) => low < highest));

@@ -1,5 +1,5 @@
 import { defineFamily, note } from './family.ts';
-import { beatsOption, markOption, noteOption, startOption, tempoOption, timesOption } from './options.ts';
+import { beatsOption, markOption, noteOption, paceOption, tempoOption, timesOption } from './options.ts';
 
 const VOWELS = ['ee', 'ay', 'ah', 'oh', 'oo'];
 
@@ -14,7 +14,7 @@ export const vowelSweep = defineFamily({
     from: markOption('mf'),
     tries: timesOption(3, 1, 8),
     tempoBpm: tempoOption(60),
-    start: startOption('playToStart'),
+    start: paceOption('ownTime'),
   }),
   write: ({ note: low, beats, from, tries }) => ({
     rest: { kind: 'asPlayed' },

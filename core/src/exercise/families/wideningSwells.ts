@@ -1,5 +1,5 @@
 import { defineFamily, note, type FamilyId } from './family.ts';
-import { beatsOption, halfStepsOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
+import { beatsOption, halfStepsOption, markOption, noteOption, paceOption, tempoOption } from './options.ts';
 
 /**
  * From one note as soft as possible to as loud as possible, at the peak over to another that fades; that other a half
@@ -21,7 +21,7 @@ const widening = (id: FamilyId, direction: 1 | -1, isUsual: (lowest: number, hig
       from: markOption('pp'),
       loud: markOption('ff'),
       tempoBpm: tempoOption(60),
-      start: startOption('countIn'),
+      start: paceOption('countIn'),
     }),
     write({ note: fixed, widest, beats, from, loud }, { lowest, highest }) {
       const room = direction > 0 ? highest - fixed : fixed - lowest;

@@ -1,5 +1,5 @@
 import { Flex } from '@chakra-ui/react';
-import type { Exercise } from '@inner-hum/core/exercise';
+import { PACES, type Exercise } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
 import { Choice, nextTempo, NumberField } from '../../ui/index.ts';
 
@@ -44,7 +44,7 @@ export function ExerciseFields({ exercise, onChange }: ExerciseFieldsProps) {
         legend={t('swell.start')}
         value={exercise.start}
         onChange={(start) => onChange({ ...exercise, start })}
-        options={(['playToStart', 'countIn'] as const).map((value) => ({
+        options={PACES.map((value) => ({
           value,
           label: t(`start.${value}`),
         }))}

@@ -1,8 +1,9 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { isAlone, type NoteItem } from '@inner-hum/core/exercise';
+import { playedExercise } from '@inner-hum/core/judge';
 import { registerOf, writtenMidi } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteGlyph } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, Key } from '../../ui/index.ts';
@@ -12,6 +13,7 @@ import { LivePage } from './LivePage.tsx';
 import { TakeEnding } from './TakeEnding.tsx';
 import type { ExercisePlay } from './useExercise.ts';
 import { FingeredLine } from './FingeredLine.tsx';
+import { HeldLine } from './HeldLine.tsx';
 import { CautionLine } from './CautionLine.tsx';
 import { shownNote } from './shownNote.ts';
 import { PlayingLoadLine } from './PlayingLoadLine.tsx';
@@ -43,6 +45,11 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
   const { phase, round, phrase, take, asks } = play;
   // An ended take stays drawn by the scale it was judged by.
   const scale = take?.context?.scale ?? setup.scale;
+  // What was played in one's own time is laid over what was played, once that is known.
+  const shownPhrase = useMemo(() => {
+    if (phase !== 'resting' || !take?.context || !take.analysis) return phrase;
+    return playedExercise(take.context.exercise, take.analysis);
+  }, [phase, take, phrase]);
   const height = usePageHeight();
   const { doing, now, next, word } = useShownNotes(phrase, phase);
   const shown = now && shownNote(now, phrase, settings.hornId);
@@ -156,6 +163,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
                 {how}
               </Box>
             ))}
+          {phrase.start === 'ownTime' && phase === 'playing' && <HeldLine />}
           {now?.kind === 'note' && <FingeredLine note={now} naming={settings.naming} />}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">
@@ -174,7 +182,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
         </Flex>
         <Box flex="1" minW="0">
           <LivePage
-            exercise={phrase}
+            exercise={shownPhrase}
             hornId={settings.hornId}
             a4Hz={settings.a4Hz}
             scale={scale}

@@ -1,5 +1,6 @@
 import {
   bendBySeconds,
+  exerciseAsPlayed,
   lengthBeats,
   scoreOf,
   secondsPerBeat,
@@ -35,6 +36,7 @@ import {
   writtenInk,
 } from '../../ribbon/index.ts';
 import { barSounds } from '../../audio/index.ts';
+import { ownTimeBeats } from './ownTimeBeats.ts';
 import { paintBeats } from './paintBeats.ts';
 import { useSession, type VisitPhase } from '../../session/index.ts';
 import { shownNote } from './shownNote.ts';
@@ -58,6 +60,9 @@ interface LivePageProps {
 const SHOWS_TAKE: ReadonlySet<VisitPhase> = new Set(['playing', 'judging', 'resting']);
 const BEAT_ROW = 132;
 const MARK_ROW = 44;
+/** A page in the player's own time has so much more room than is written; a note that is held longer grows by such steps. */
+const OWN_TIME_ROOM = 1.3;
+const GROWS_BEATS = 0.5;
 /** How often the outline that lies ahead gives way to the ink. */
 const OUTLINE_STEP_SECONDS = 0.1;
 
@@ -71,31 +76,32 @@ export function LivePage(props: LivePageProps) {
   const under = useRef<HTMLCanvasElement>(null);
   const over = useRef<HTMLCanvasElement>(null);
   const cursor = useRef<HTMLDivElement>(null);
+  const isOwnTime = exercise.start === 'ownTime';
+  const beatRow = isOwnTime ? 0 : BEAT_ROW;
 
   useEffect(() => {
     if (!under.current || !over.current || width === 0) return;
-    const ribbonHeight = height - BEAT_ROW - MARK_ROW;
+    const ribbonHeight = height - beatRow - MARK_ROW;
     const back = fitCanvas(under.current, width, height);
     const front = fitCanvas(over.current, width, ribbonHeight);
-    const notes = writtenNotes(exercise, hornId, a4Hz);
-    const stretches = outlineStretches(notes);
-    const score = scoreOf(exercise);
     const beat = secondsPerBeat(exercise);
-    const length = lengthBeats(exercise) * beat;
     const narrow = width < 520;
-    // Time of the page runs from beat 0; a take's own clock is shifted by its beat 0.
-    const page = createLayout({
-      width,
-      height: ribbonHeight,
-      left: 4,
-      right: width - (narrow ? 14 : 84),
-      fromSeconds: -0.2 * beat,
-      toSeconds: length + 0.3 * beat,
-    });
-    const wantedAt = wantedBySeconds(exercise);
-    const bendAt = bendBySeconds(exercise);
     const strayLabel = (partial: number) => t('ribbon.partial', { partial });
-    const marks = writtenMarks(exercise);
+    const score = scoreOf(exercise);
+    /** What is written on the page. In the player's own time it moves along, and the page grows where it is too short. */
+    let written = writtenOn(exercise, hornId, a4Hz);
+    let pageSeconds = written.length * (isOwnTime && phase !== 'resting' ? OWN_TIME_ROOM : 1);
+    // Time of the page runs from beat 0; a take's own clock is shifted by its beat 0.
+    const layOut = () =>
+      createLayout({
+        width,
+        height: ribbonHeight,
+        left: 4,
+        right: width - (narrow ? 14 : 84),
+        fromSeconds: -0.2 * beat,
+        toSeconds: pageSeconds + 0.3 * beat,
+      });
+    let page = layOut();
     const labels = narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT };
     const showsInk = !hidden;
     const leadBeats = exercise.start === 'countIn' ? exercise.beatsPerBar : 0;
@@ -116,17 +122,33 @@ export function LivePage(props: LivePageProps) {
     let ink: InkTrack | null = null;
     let zero = 0;
     let drawn = '';
+    let followed = '';
+
+    /** Writes the page anew where the player has moved on, or holds a note for longer than is written. */
+    const followOwnTime = (now: number) => {
+      if (!live.follower) return;
+      const { place } = live.follower;
+      const beats = ownTimeBeats(exercise, score, place, zero, now);
+      const key = beats.map((each) => Math.ceil(each / GROWS_BEATS)).join();
+      if (key === followed) return;
+      followed = key;
+      written = writtenOn(exerciseAsPlayed(exercise, beats), hornId, a4Hz);
+      if (written.length > pageSeconds) pageSeconds = written.length * OWN_TIME_ROOM;
+      page = layOut();
+      ink = null;
+    };
 
     const paint = () => {
       const running = live.takeId !== null && live.beatZeroSeconds !== null && SHOWS_TAKE.has(phase);
+      if (running) zero = live.beatZeroSeconds ?? 0;
+      const now = desk.now() - live.startSeconds - zero;
+      if (running && isOwnTime && phase === 'playing') followOwnTime(now);
       if (running && (ink === null || track !== live.track)) {
         track = live.track;
-        zero = live.beatZeroSeconds ?? 0;
-        ink = new InkTrack(writtenInk({ exercise, hornId, a4Hz, scale }, zero));
+        ink = new InkTrack(writtenInk({ exercise: written.exercise, hornId, a4Hz, scale }, zero));
         strays = [];
         front.clearRect(0, 0, width, ribbonHeight);
       }
-      const now = desk.now() - live.startSeconds - zero;
       if (running && ink) {
         const from = ink.count;
         // After the end nothing is added: the page keeps the take as it was.
@@ -143,16 +165,17 @@ export function LivePage(props: LivePageProps) {
       const isSeen =
         pulse && pulseBeat !== null && barSounds(pulse, pulseBeat) && beatsSeen && phase !== 'resting';
       const beatNow = isSeen ? pulseBeat : null;
-      placeCursor(phase === 'playing' && now > 0 && now < length + 0.3 * beat ? page.xAt(now) : null);
+      placeCursor(phase === 'playing' && now > 0 && now < pageSeconds + 0.3 * beat ? page.xAt(now) : null);
 
       // The page itself is drawn when what it shows has changed, not with every frame of ink.
       const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
       const outlineFrom = Math.max(0, Math.floor(inked / OUTLINE_STEP_SECONDS) * OUTLINE_STEP_SECONDS);
       const here =
-        phase === 'playing' && now >= 0 ? score.findIndex(({ endBeat }) => now < endBeat * beat) : -1;
+        phase === 'playing' && now >= 0 ? written.score.findIndex(({ endBeat }) => now < endBeat * beat) : -1;
       const lampFades = beatNow !== null && !(phase === 'playing' && beatNow >= leadBeats);
       const shows = JSON.stringify([
         outlineFrom,
+        followed,
         strays.length,
         here,
         lampFades ? beatNow : beatNow && Math.floor(beatNow),
@@ -162,19 +185,21 @@ export function LivePage(props: LivePageProps) {
       if (shows === drawn) return;
       drawn = shows;
       back.clearRect(0, 0, width, height);
+      const { stretches, wantedAt, bendAt, marks } = written;
       paintRules(back, page, palette, labels, bendAt);
       if (ink && strays.length > 0)
         paintStrayLabels(back, ink, strays, inTake(zero), palette, strayLabel, LABEL_FONT);
       if (phase !== 'resting')
         paintOutlineAhead(back, page, palette, outlineFrom, stretches, wantedAt, bendAt);
       if (score.length > 1) {
-        const names = score.flatMap(({ item, startBeat }, i) => {
+        const names = written.score.flatMap(({ item, startBeat }, i) => {
           const name = itemName(item, exercise, hornId, naming, t);
           return name === null ? [] : [{ seconds: startBeat * beat, name, isNow: i === here }];
         });
         paintNames(back, page, palette, names, NAME_FONT);
       }
       paintMarks(back, page, palette, marks, ribbonHeight + 30, MARK_FONT);
+      if (isOwnTime) return;
       paintBeats(back, page, palette, {
         top: ribbonHeight + MARK_ROW,
         beats: lengthBeats(exercise),
@@ -200,6 +225,8 @@ export function LivePage(props: LivePageProps) {
     naming,
     beatsSeen,
     height,
+    isOwnTime,
+    beatRow,
     width,
     palette,
     live,
@@ -211,11 +238,24 @@ export function LivePage(props: LivePageProps) {
   return (
     <div ref={frame} role="img" aria-label={label} className="ribbon-frame" style={{ height }}>
       <canvas ref={under} style={{ position: 'absolute', width, height }} />
-      <canvas ref={over} style={{ position: 'absolute', width, height: height - BEAT_ROW - MARK_ROW }} />
+      <canvas ref={over} style={{ position: 'absolute', width, height: height - beatRow - MARK_ROW }} />
       {/* Moved by itself, so that its way over the page draws nothing anew. */}
-      <div ref={cursor} className="page-cursor" style={{ height: height - BEAT_ROW - MARK_ROW - 8 }} />
+      <div ref={cursor} className="page-cursor" style={{ height: height - beatRow - MARK_ROW - 8 }} />
     </div>
   );
+}
+
+/** All that is written of an exercise, by seconds from beat 0. */
+function writtenOn(exercise: Exercise, hornId: HornId, a4Hz: number) {
+  return {
+    exercise,
+    score: scoreOf(exercise),
+    length: lengthBeats(exercise) * secondsPerBeat(exercise),
+    stretches: outlineStretches(writtenNotes(exercise, hornId, a4Hz)),
+    wantedAt: wantedBySeconds(exercise),
+    bendAt: bendBySeconds(exercise),
+    marks: writtenMarks(exercise),
+  };
 }
 
 /** What stands over an item: its note, or what is to be done; null for a plain rest, where the paper is empty. */

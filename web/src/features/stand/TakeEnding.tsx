@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { Pace } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
 import { CallWords, VerdictWords } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Key } from '../../ui/index.ts';
@@ -71,7 +72,7 @@ export function TakeEnding({ settings, play, take }: TakeEndingProps) {
   );
 }
 
-function againHint(start: 'playToStart' | 'countIn', { source }: SettingsRecord) {
+function againHint(start: Pace, { source }: SettingsRecord) {
   if (source === 'standIn') return 'swell.againStandIn' as const;
-  return start === 'playToStart' ? ('swell.againPlay' as const) : ('swell.againCount' as const);
+  return start === 'countIn' ? ('swell.againCount' as const) : ('swell.againPlay' as const);
 }

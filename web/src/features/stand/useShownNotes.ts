@@ -37,7 +37,15 @@ export function useShownNotes(exercise: Exercise, phase: VisitPhase): ShownNotes
       return undefined;
     }
     const beat = secondsPerBeat(exercise);
+    const noteItems = score.flatMap(({ item }, i) => (item.kind === 'note' ? [i] : []));
     const timer = setInterval(() => {
+      const place = live.follower?.place;
+      if (place) {
+        // Where the player is, and not a clock.
+        setIndex(noteItems[place.index]);
+        setWord(wordsOf(score[noteItems[place.index]].item).at(0)?.text ?? null);
+        return;
+      }
       const seconds = desk.now() - live.startSeconds - (live.beatZeroSeconds ?? 0) + AHEAD_SECONDS;
       const here = score.findIndex(({ endBeat }) => seconds < endBeat * beat);
       const at = here < 0 ? score.length - 1 : here;

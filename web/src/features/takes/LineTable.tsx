@@ -1,6 +1,6 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
-import type { ItemAnalysis, ItemMeasures, TakeAnalysis } from '@inner-hum/core/judge';
+import type { ItemAnalysis, ItemMeasures, NoteAnalysis, TakeAnalysis } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { findingText, NoteGlyph } from '../../notation/index.ts';
@@ -15,7 +15,20 @@ interface LineTableProps {
 
 /** In the order they are read; one that has nothing to tell of any row is left out. */
 const COLUMNS = [
-  ...(['note', 'beat', 'end', 'response', 'caught', 'letGo', 'slur', 'landing', 'pitch', 'level'] as const),
+  ...([
+    'note',
+    'beat',
+    'end',
+    'clear',
+    'held',
+    'response',
+    'caught',
+    'letGo',
+    'slur',
+    'landing',
+    'pitch',
+    'level',
+  ] as const),
   ...(['softest', 'peak', 'span', 'softCents', 'loudCents', 'verdict'] as const),
 ] as const;
 type Told = Partial<Record<(typeof COLUMNS)[number], string | null>>;
@@ -55,11 +68,23 @@ function noteFigures(m: ItemMeasures, t: TFunction): Told {
   };
 }
 
+/** What is asked of a note that is held until the player moves. */
+function ownTimeFigures({ measures, startSeconds, endSeconds }: NoteAnalysis, t: TFunction): Told {
+  const seconds = (value: number | null | undefined) =>
+    typeof value === 'number' ? t('line.seconds', { seconds: decimals(value, 1) }) : null;
+  return {
+    clear: seconds(measures?.clearSeconds),
+    held: seconds(startSeconds === null || endSeconds === null ? null : endSeconds - startSeconds),
+  };
+}
+
 /** The figures that an item has, by column. */
-function figures(item: ItemAnalysis, t: TFunction): Told {
+function figures(item: ItemAnalysis, isOwnTime: boolean, t: TFunction): Told {
   switch (item.kind) {
     case 'note':
-      return item.measures ? noteFigures(item.measures, t) : {};
+      return item.measures
+        ? { ...noteFigures(item.measures, t), ...(isOwnTime && ownTimeFigures(item, t)) }
+        : {};
     case 'hum':
       return { pitch: cents(item.measures.humCents, t) };
     case 'air':
@@ -79,7 +104,7 @@ function figures(item: ItemAnalysis, t: TFunction): Told {
 export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
   const { t } = useTranslation();
   const rows = analysis.items.filter(({ verdict }) => verdict !== null);
-  const told = new Map(rows.map((item) => [item, figures(item, t)]));
+  const told = new Map(rows.map((item) => [item, figures(item, analysis.playedBeats !== undefined, t)]));
   const columns = COLUMNS.filter(
     (column) => column === 'note' || column === 'verdict' || rows.some((item) => told.get(item)?.[column]),
   );

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { nearestMark, secondsPerBeat, writtenMarks } from '@inner-hum/core/exercise';
 import { columnValue, FRAME_SECONDS } from '@inner-hum/core/hearing';
 import type { NoteNaming } from '@inner-hum/core/horn';
-import type { TakeAnalysis } from '@inner-hum/core/judge';
+import { playedExercise, type TakeAnalysis } from '@inner-hum/core/judge';
 import { useCallback, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -62,7 +62,7 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
     (ctx: CanvasRenderingContext2D, at: RibbonLayout, palette: RibbonPalette) => {
       if (!analysis || !context) return;
       const beat = secondsPerBeat(context.exercise);
-      const marks = writtenMarks(context.exercise).map(({ seconds, mark }) => ({
+      const marks = writtenMarks(playedExercise(context.exercise, analysis)).map(({ seconds, mark }) => ({
         seconds: analysis.beatZeroSeconds + seconds,
         mark,
       }));

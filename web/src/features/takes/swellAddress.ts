@@ -6,7 +6,9 @@ import { swellSearch } from '../../addresses/index.ts';
 export function swellAddress({ context }: TakeRecord): string | null {
   const item = context && familyOf(context.exercise)?.isSingle ? onlyNote(context.exercise) : null;
   if (!context || !item) return null;
-  const { tempoBpm, start } = context.exercise;
+  const { tempoBpm, start: pace } = context.exercise;
+  // A single swell is in time.
+  const start = pace === 'ownTime' ? 'playToStart' : pace;
   const request = { note: item.writtenMidi, shape: shapeOf(item), beats: item.lengthBeats, tempoBpm, start };
   return `/stand/swell?${swellSearch(request)}`;
 }

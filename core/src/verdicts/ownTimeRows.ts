@@ -1,0 +1,111 @@
+import { exerciseAsPlayed, scoreOf, type Exercise, type FamilyId } from '../exercise/index.ts';
+import type { HornId } from '../horn/index.ts';
+import type { ItemFault } from '../standin/index.ts';
+import { drillOf, FOUR, noteItems, notes, stretched, type VerdictRow } from './verdictTable.ts';
+
+/** Notes held so many beats each, the rests between them too; lengths in turn. */
+const held =
+  (...beats: number[]) =>
+  (written: Exercise) =>
+    exerciseAsPlayed(
+      written,
+      scoreOf(written).map((_, index) => beats[index % beats.length]),
+    );
+
+/** In the player's own time: whatever it took is right; what broke is told of its note. */
+export function ownTimeRows(): VerdictRow[] {
+  const rows: VerdictRow[] = [];
+  const free: [family: FamilyId, phrase: number, beats: number[], played: string][] = [
+    ['overtoneCascade', 2, [5, 4], 'held 5 beats, then 4'],
+    ['overtoneClimb', 0, [4], 'every partial twice as long'],
+    ['overtoneClimb', 0, [1.2, 6, 2, 3, 5], 'partials of any length'],
+    ['overtoneSwitch', 0, [5, 3, 4], 'switched late'],
+    ['overtoneHits', 0, [3, 5, 1.5, 2], 'hits of any length'],
+    ['returnToBottom', 6, [7, 3, 5], 'bottom held for long'],
+    ['dropToBottom', 2, [3, 8], 'dropped when ready'],
+    ['breakDrill', 0, [6, 9], 'E for 6, D for 9'],
+    ['breakDrill', 2, [3, 5, 8], 'a gap as long as one likes'],
+    ['overtoneMatch', 0, [6, 4, 3], 'matched slowly'],
+    ['openedTone', 0, [3, 5, 6], 'opened slowly'],
+    ['intervalTones', 4, [6, 2, 5, 3], 'imagined for as long as it took'],
+    ['vowelSweep', 0, [16], 'vowels slowly'],
+    ['mouthpieceAlone', 1, [13], 'bent slowly'],
+  ];
+  free.forEach(([family, phrase, beats, played], i) => {
+    for (const hornId of [FOUR[i % 4], FOUR[(i + 1) % 4]])
+      rows.push({ ...drillOf(family, hornId, phrase), played, change: held(...beats), wanted: 'passes' });
+  });
+  for (const hornId of FOUR) {
+    const own = (family: FamilyId, phrase: number) => drillOf(family, hornId, phrase, { start: 'ownTime' });
+    rows.push(
+      {
+        ...own('wideningUp', 4),
+        played: 'moved when arrived: 9 beats, then 5',
+        change: held(9, 5),
+        wanted: 'passes',
+      },
+      {
+        ...own('octaveRestart', 0),
+        played: 'restarted when ready',
+        change: held(5, 6, 3, 3, 1.5, 2.5, 4, 3),
+        wanted: 'passes',
+      },
+    );
+  }
+  rows.push(...brokenRows('alto'), ...brokenRows('tenor'));
+  return rows;
+}
+
+/** What breaks in one's own time, on the note where it broke. */
+function brokenRows(hornId: HornId): VerdictRow[] {
+  const cascade = drillOf('overtoneCascade', hornId, 2, { partial: 3 });
+  const climb = drillOf('overtoneClimb', hornId);
+  const over = drillOf('breakDrill', hornId);
+  const [, second] = noteItems(cascade);
+  const one = (fault: ItemFault) => ({ faults: [fault], change: held(4, 5, 3) });
+  return [
+    {
+      ...cascade,
+      played: 'a hole before the fall',
+      ...one({ item: second, kind: 'parted', gapMs: 140 }),
+      wanted: { [second]: ['slurGap', 'gap'] },
+      never: ['short', 'beat'],
+    },
+    {
+      ...over,
+      played: 'slid over the break',
+      ...one({ item: 1, kind: 'slowSlur', glideMs: 260, overshootCents: 0 }),
+      wanted: { 1: ['slowSlur'] },
+      never: ['beat'],
+    },
+    {
+      ...climb,
+      played: 'slipped a partial up for a moment',
+      ...one({ item: 2, kind: 'slip', atSeconds: 1.2, lengthSeconds: 0.5, toPartial: 4 }),
+      wanted: { 2: ['jump'] },
+      never: ['beat', 'short'],
+    },
+    {
+      ...climb,
+      // A partial that is held for long, then the one after the next: which of them was left out is heard, not why.
+      played: 'went past a partial',
+      ...one({ item: 2, kind: 'wrongPartial', partial: 2 }),
+      wanted: { 2: ['lowPartial', 'highPartial', 'missed'] },
+      never: ['beat'],
+    },
+    {
+      ...climb,
+      played: 'one partial left out',
+      ...one({ item: 3, kind: 'missed' }),
+      wanted: { 3: ['missed', 'lowPartial', 'highPartial'] },
+      never: ['beat', 'short'],
+    },
+    {
+      ...over,
+      played: 'D touched and let go',
+      change: notes((note, index) => stretched(note, index === 1 ? 0.3 : 5)),
+      wanted: { 1: ['short'] },
+      never: ['beat'],
+    },
+  ];
+}

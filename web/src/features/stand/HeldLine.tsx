@@ -1,0 +1,34 @@
+import { Box } from '@chakra-ui/react';
+import { FRAME_SECONDS } from '@inner-hum/core/hearing';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSession } from '../../session/index.ts';
+import { decimals } from '../../words/index.ts';
+
+const EVERY_MS = 100;
+
+/** In the player's own time: for how long the present note has been held, and whether it is clear. Seen, never said. */
+export function HeldLine() {
+  const { t } = useTranslation();
+  const { live } = useSession();
+  const [held, setHeld] = useState<{ tenths: number; isClear: boolean } | null>(null);
+  useEffect(() => {
+    const timer = setInterval(() => {
+      const place = live.follower?.place;
+      const began = place?.began.at(-1);
+      setHeld((before) => {
+        if (!place || began === undefined || began === null) return null;
+        const tenths = Math.max(0, Math.round((live.track.count - began) * FRAME_SECONDS * 10));
+        const isClear = place.clearFrame !== null;
+        return before?.tenths === tenths && before.isClear === isClear ? before : { tenths, isClear };
+      });
+    }, EVERY_MS);
+    return () => clearInterval(timer);
+  }, [live]);
+  if (!held) return null;
+  return (
+    <Box fontSize="next" lineHeight="1.05" aria-hidden="true" data-testid="held">
+      {t(held.isClear ? 'drill.heldClear' : 'drill.held', { seconds: decimals(held.tenths / 10, 1) })}
+    </Box>
+  );
+}
