@@ -1,5 +1,13 @@
 import { join } from 'node:path';
-import { buildSwell, DEFAULT_SCALE, familyById, phraseExercise } from '@inner-hum/core/exercise';
+import {
+  buildSwell,
+  DEFAULT_SCALE,
+  exerciseAsPlayed,
+  familyById,
+  phraseExercise,
+  type Choices,
+  type FamilyId,
+} from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { playExercise, playPhrase, STEADY_HAND } from '@inner-hum/core/standin';
 
@@ -14,6 +22,10 @@ export const SOUNDS = {
   softAndLoud: join(folder, 'soft-and-loud.wav'),
   loudDescent: join(folder, 'loud-descent.wav'),
   airAndNote: join(folder, 'air-and-note.wav'),
+  ownCascade: join(folder, 'own-cascade.wav'),
+  ownClimb: join(folder, 'own-climb.wav'),
+  ownBreak: join(folder, 'own-break.wav'),
+  ownWidening: join(folder, 'own-widening.wav'),
 };
 
 /** Time for the page to open the microphone and make the exercise ready before the note comes. */
@@ -161,5 +173,23 @@ export function playAirAndNote() {
     seed: 43,
     leadSeconds: LEAD_SECONDS,
     tailSeconds: 20,
+  });
+}
+
+/** The first phrase of a drill, each item held so many beats, as a player in no hurry would. */
+export function playInOwnTime(id: FamilyId, choices: Choices, beats: readonly number[]) {
+  const family = familyById(id);
+  if (!family) throw new Error(id);
+  const hornId = 'alto';
+  return playExercise({
+    exercise: exerciseAsPlayed(phraseExercise(family.build(hornById(hornId), choices), 0), beats),
+    hornId,
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
+    sampleRateHz: 48000,
+    seed: 51,
+    leadSeconds: LEAD_SECONDS,
+    tailSeconds: 2,
   });
 }

@@ -7,6 +7,7 @@ import {
   playClimb,
   playDrone,
   playFaultySwell,
+  playInOwnTime,
   playLoudDescent,
   playPairedRound,
   playSoftAndLoud,
@@ -25,4 +26,9 @@ setup('what the fake microphones play', async () => {
   await write(SOUNDS.softAndLoud, playSoftAndLoud());
   await write(SOUNDS.loudDescent, playLoudDescent().samples);
   await write(SOUNDS.airAndNote, playAirAndNote().samples);
+  const own = (...of: Parameters<typeof playInOwnTime>) => playInOwnTime(...of).samples;
+  await write(SOUNDS.ownCascade, own('overtoneCascade', { note: 65, to: 65, tempoBpm: 90 }, [5, 4]));
+  await write(SOUNDS.ownClimb, own('overtoneClimb', { partial: 3, tempoBpm: 120 }, [4, 4, 4, 4, 4]));
+  await write(SOUNDS.ownBreak, own('breakDrill', { tempoBpm: 120 }, [6, 9]));
+  await write(SOUNDS.ownWidening, own('wideningUp', { note: 65, start: 'ownTime' }, [6.5, 3]));
 });

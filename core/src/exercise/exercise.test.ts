@@ -69,7 +69,7 @@ it('names the place of what is wrong in an exercise from outside', () => {
   expect(() => parseExercise('swell')).toThrowError(expect.objectContaining({ code: 'exercise-invalid' }));
 });
 
-it('fills in what may be left out, and brings version 1 up to date', () => {
+it('fills in what may be left out, and brings older versions up to date', () => {
   const short = parseExercise({
     version: 2,
     tempoBpm: 72,
@@ -94,6 +94,10 @@ it('fills in what may be left out, and brings version 1 up to date', () => {
     items: [{ kind: 'note', writtenMidi: 67, lengthBeats: 8, dynamics }],
   };
   expect(parseExercise(old)).toEqual(swell);
+  // What was always in time stays so; only version 3 knows the player's own time.
+  expect(parseExercise({ ...swell, version: 2 })).toEqual(swell);
+  expect(short).toMatchObject({ version: 3, start: 'countIn' });
+  expect(parseExercise({ ...swell, start: 'ownTime' }).start).toBe('ownTime');
 });
 
 /** Any horn with any range of the player's own, and anything asked for in the address. */

@@ -40,7 +40,7 @@ it('is not moved by a slip, passes over what is left out, and parts one pitch by
   expect(follow([A, B, C], [50, A], [50, C])).toMatchObject({ index: 2, began: [0, null, 50], isLast: true });
   expect(follow([A, A, B], [50, A], [10, null], [50, A])).toMatchObject({ index: 1, isLast: false });
   expect(follow([A, A, B], [120, A]).index).toBe(0);
-  expect(follow([A, A], [50, A]).isLast).toBe(true);
+  expect(follow([A, A], [50, A], [30, null])).toMatchObject({ isLast: true, lastFrame: 49 });
 });
 
 it('waits at its first note for as long as it does not come', () => {

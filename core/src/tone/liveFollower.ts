@@ -17,6 +17,8 @@ export interface LivePlace {
   index: number;
   /** Frame in which each note so far began; null for one that was left out. */
   began: (number | null)[];
+  /** Newest frame in which a pitch was heard. */
+  lastFrame: number;
   /** From this frame on the present note has been clear; null while it is not. */
   clearFrame: number | null;
   /** Nothing but notes of the present pitch is left. */
@@ -34,7 +36,7 @@ export interface LiveFollower {
  * in order, at least one; `bandCents`: inside it a note is clear.
  */
 export function createLiveFollower(targets: readonly PitchTarget[], bandCents: number): LiveFollower {
-  const place: LivePlace = { index: 0, began: [], clearFrame: null, isLast: false };
+  const place: LivePlace = { index: 0, began: [], lastFrame: 0, clearFrame: null, isLast: false };
   const runs = new Map<number, number>();
   let clear = createClearWatch(targets[0].targetHz, bandCents);
   let hole = 0;
@@ -70,6 +72,7 @@ export function createLiveFollower(targets: readonly PitchTarget[], bandCents: n
     place,
     look(track, frame) {
       hole = columnValue(track.columns.f0Hz, frame) === null ? hole + 1 : 0;
+      if (hole === 0) place.lastFrame = frame;
       if (hole >= HOLE_FRAMES) isParted = true;
       for (const index of candidates()) {
         const run = isAtPitch(track, frame, targets[index].targetHz, SETTLED_CENTS)

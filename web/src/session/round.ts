@@ -7,6 +7,7 @@ import {
   restBeats,
   secondsPerBeat,
   type Exercise,
+  type Phrase,
 } from '@inner-hum/core/exercise';
 import type { TakeAnalysis } from '@inner-hum/core/judge';
 import type { RoundRecord } from '../storage/index.ts';
@@ -70,7 +71,7 @@ export type After = { kind: 'over' } | { kind: 'wait' } | { kind: 'rest'; second
 export function afterTake(round: Round, analysis: TakeAnalysis): { round: Round; after: After } {
   const { exercise, index, count } = round;
   const phrase = playedPhrases(exercise)[index];
-  const isOpen = phrase.items.some((item) => item.kind === 'note' && item.open);
+  const isOpen = hasOpenNote(phrase);
   const broke = exercise.onFault === 'stop' && !isOpen && analysis.measures.holdCause !== 'completed';
   const tries = round.tries + 1;
   const stays = broke && tries < MOST_TRIES;
@@ -80,11 +81,21 @@ export function afterTake(round: Round, analysis: TakeAnalysis): { round: Round;
   const next = stays ? { ...ended, tries } : { ...ended, tries: 0, index: index + 1 };
   const rule = restAfter(exercise, phrase);
   if (!stays && rule.kind === 'wait') return { round: next, after: { kind: 'wait' } };
+  const seconds = rule.kind === 'asPlayed' ? playedSeconds(exercise, phrase, analysis) : null;
+  const written = restBeats(exercise, phrase) * secondsPerBeat(exercise);
+  return { round: next, after: { kind: 'rest', seconds: seconds ?? written } };
+}
+
+const hasOpenNote = ({ items }: Phrase) => items.some((item) => item.kind === 'note' && item.open);
+
+/** How long a phrase lasted whose length is the player's: held as long as it is good, or in the player's own time; null for any other. */
+function playedSeconds(
+  exercise: Exercise,
+  phrase: Phrase,
+  { playedBeats, measures }: TakeAnalysis,
+): number | null {
   const beat = secondsPerBeat(exercise);
-  const written = restBeats(exercise, phrase) * beat;
-  const played = Math.min(analysis.measures.holdSeconds ?? written, phraseBeats(phrase) * beat);
-  return {
-    round: next,
-    after: { kind: 'rest', seconds: isOpen && rule.kind === 'asPlayed' ? played : written },
-  };
+  if (playedBeats) return beat * playedBeats.reduce((sum, each) => sum + each, 0);
+  if (!hasOpenNote(phrase) || measures.holdSeconds === null) return null;
+  return Math.min(measures.holdSeconds, phraseBeats(phrase) * beat);
 }

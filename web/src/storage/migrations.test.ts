@@ -189,6 +189,8 @@ async function leaveBehind(name: string, version: number): Promise<void> {
   await old.table('chunks').add({ takeId: 'judged', index: 0, samples: Float32Array.of(0.25, -0.5) });
   await old.table('frames').add({ takeId: 'judged', columns: framesOf(version) });
   await old.table('settings').add({ id: 'settings', hornId: 'tenor', a4Hz: 442, cautionsRead: ['hearing'] });
+  if (version >= 5)
+    await old.table('exercises').add({ id: 'own', createdAt: AT, exercise: exerciseOf(version) });
   if (version >= 8) {
     await old.table('trials').add({ id: 'trial', measure: 'brightness' });
     await old.table('aims').add({ id: 'aim', goal: { measure: 'bendWithLevel', scope: {}, target: 3 } });
@@ -213,6 +215,7 @@ it.each(VERSIONS)('brings a database of version %i up to date with everything in
     playerNote: 'stiff reed',
     reedId: '',
   });
+  expect(judged?.context?.exercise).toMatchObject({ version: 3, start: 'countIn' });
   expect(judged?.context?.exercise.phrases[0].items[0]).toMatchObject({ writtenMidi: 67, attack: 'any' });
   expect(judged?.analysis?.measures).toMatchObject({
     centsMean: -3,
@@ -228,6 +231,8 @@ it.each(VERSIONS)('brings a database of version %i up to date with everything in
   expect(judged?.analysis?.items).toMatchObject([{ status: 'played', startSeconds: 0.6, endSeconds: 4.5 }]);
   expect(judged?.analysis?.verdict).toMatchObject({ of: [0], judged: 1, asWritten: 1 });
   expect(await loadSamples('judged')).toEqual(Float32Array.of(0.25, -0.5));
+  if (version >= 5)
+    expect((await database().exercises.get('own'))?.exercise).toMatchObject({ version: 3, start: 'countIn' });
   const columns = (await database().frames.get('judged'))?.columns;
   expect(columns).toMatchObject({ f0Hz: Float32Array.of(220, NaN) });
   expect(columns?.partialsDb).toHaveLength(2 * MAX_PARTIAL);

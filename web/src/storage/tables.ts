@@ -54,7 +54,7 @@ export const TABLES = {
       6: [up.giveMouthpiece],
       8: [up.giveReed],
       9: [up.giveWallClock, up.giveKeys],
-      10: [up.nameFigures, up.cleanFigures],
+      10: [up.nameFigures, up.cleanFigures, up.renewLanguage],
     },
     merge: (ours, theirs) => ({
       ...ours,
@@ -71,8 +71,12 @@ export const TABLES = {
     ofTake: 'takeId',
   }),
   sounds: aside<SoundRecord>({ schema: { 9: 'takeId' }, ofTake: 'takeId' }),
-  rounds: own<RoundRecord>({ schema: { 4: 'id, startedAt' } }),
-  exercises: own<OwnExercise>({ schema: { 5: 'id, createdAt' }, merge: newer }),
+  rounds: own<RoundRecord>({ schema: { 4: 'id, startedAt' }, upgrades: { 10: [up.renewExercise] } }),
+  exercises: own<OwnExercise>({
+    schema: { 5: 'id, createdAt' },
+    upgrades: { 10: [up.renewExercise] },
+    merge: newer,
+  }),
   mouthpieces: own<MouthpieceRecord>({ schema: { 6: 'id, hornId' } }),
   highFingerings: own<HighFingeringRecord>({ schema: { 6: 'id, mouthpieceId' }, merge: newer }),
   sheets: own<SheetRecord>({

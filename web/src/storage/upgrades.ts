@@ -227,3 +227,17 @@ export function cleanFigures(take: { analysis: unknown }): void {
   }
   take.analysis = analysis;
 }
+
+const speakVersion3 = (exercise: { version?: number }) => {
+  if (exercise.version === 2) exercise.version = 3;
+};
+
+/** Version 9 to 10: the exercise a take was judged by in the third version of the language, in time as it was. */
+export function renewLanguage({ context }: { context: { exercise: object } | null }): void {
+  if (context) speakVersion3(context.exercise);
+}
+
+/** Version 9 to 10: so are an own exercise and that of a round. */
+export function renewExercise({ exercise }: { exercise?: object }): void {
+  if (exercise) speakVersion3(exercise);
+}

@@ -31,10 +31,11 @@ export function LadderPicture(props: LadderPictureProps) {
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
   const chosen = useRef<HTMLButtonElement>(null);
+  /** A key has moved the choice: the focus goes along with it, also where the choice is drawn later. */
+  const goesAlong = useRef(false);
   useEffect(() => {
-    // The focus goes along with the choice, where it is on a rung already.
-    const button = chosen.current;
-    if (button?.parentElement?.contains(document.activeElement)) button.focus();
+    if (goesAlong.current) chosen.current?.focus();
+    goesAlong.current = false;
   }, [looked.fingered, looked.partial]);
   const all = rungs.flat();
   const lowest = Math.min(...all.map(({ sounding }) => sounding));
@@ -57,6 +58,7 @@ export function LadderPicture(props: LadderPictureProps) {
     const found = to[event.key];
     if (!found) return;
     event.preventDefault();
+    goesAlong.current = true;
     onLook(found);
   };
   return (

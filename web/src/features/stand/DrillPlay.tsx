@@ -55,7 +55,6 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
       setup={setup}
       play={play}
       title={name}
-      aside={t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: exercise.tempoBpm })}
       label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
       after={line !== null && <SheetPart line={line} play={play} settings={settings} />}
       controls={

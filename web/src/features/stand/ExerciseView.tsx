@@ -24,7 +24,8 @@ interface ExerciseViewProps {
   setup: SessionSetup;
   play: ExercisePlay;
   title: string;
-  aside: string;
+  /** Beside the title; absent: horn and pace. */
+  aside?: string;
   /** What the page shows, for screen readers. */
   label: string;
   /** What to play, chosen before and after. */
@@ -50,6 +51,8 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
     if (phase !== 'resting' || !take?.context || !take.analysis) return phrase;
     return playedExercise(take.context.exercise, take.analysis);
   }, [phase, take, phrase]);
+  const isOwnTime = phrase.start === 'ownTime';
+  const horn = t(`horn.${settings.hornId}`);
   const height = usePageHeight();
   const { doing, now, next, word } = useShownNotes(phrase, phase);
   const shown = now && shownNote(now, phrase, settings.hornId);
@@ -72,7 +75,12 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
         <Heading as="h1" fontFamily="heading" fontSize="large">
           {title}
         </Heading>
-        <Box color="muted">{aside}</Box>
+        <Box color="muted">
+          {aside ??
+            (isOwnTime
+              ? t('drill.asideOwnTime', { horn })
+              : t('swell.aside', { horn, tempo: play.exercise.tempoBpm }))}
+        </Box>
         {round.count > 1 && (
           <Box color="muted" data-testid="phrase-count">
             {t('drill.phraseOf', { index: round.index + 1, count: round.count })}
@@ -89,10 +97,15 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
               { value: 'blind', label: t('eyes.blind'), ...key('blind') },
             ]}
           />
-          <ActionButton look="plain" onClick={() => play.onClick(settings.click === 'off' ? 'both' : 'off')}>
-            {t('swell.click', { state: t(`click.${settings.click}`) })}
-            {settings.singleKeys && <Key>{settings.keys.click}</Key>}
-          </ActionButton>
+          {!isOwnTime && (
+            <ActionButton
+              look="plain"
+              onClick={() => play.onClick(settings.click === 'off' ? 'both' : 'off')}
+            >
+              {t('swell.click', { state: t(`click.${settings.click}`) })}
+              {settings.singleKeys && <Key>{settings.keys.click}</Key>}
+            </ActionButton>
+          )}
           <ActionButton look="plain" onClick={() => play.onDrone({ on: !settings.drone.on })}>
             {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}
             {settings.singleKeys && <Key>{settings.keys.drone}</Key>}
@@ -163,7 +176,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
                 {how}
               </Box>
             ))}
-          {phrase.start === 'ownTime' && phase === 'playing' && <HeldLine />}
+          {isOwnTime && phase === 'playing' && <HeldLine />}
           {now?.kind === 'note' && <FingeredLine note={now} naming={settings.naming} />}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">

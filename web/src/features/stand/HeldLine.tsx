@@ -18,7 +18,7 @@ export function HeldLine() {
       const began = place?.began.at(-1);
       setHeld((before) => {
         if (!place || began === undefined || began === null) return null;
-        const tenths = Math.max(0, Math.round((live.track.count - began) * FRAME_SECONDS * 10));
+        const tenths = Math.max(0, Math.round((place.lastFrame + 1 - began) * FRAME_SECONDS * 10));
         const isClear = place.clearFrame !== null;
         return before?.tenths === tenths && before.isClear === isClear ? before : { tenths, isClear };
       });
@@ -27,8 +27,12 @@ export function HeldLine() {
   }, [live]);
   if (!held) return null;
   return (
-    <Box fontSize="next" lineHeight="1.05" aria-hidden="true" data-testid="held">
-      {t(held.isClear ? 'drill.heldClear' : 'drill.held', { seconds: decimals(held.tenths / 10, 1) })}
+    <Box fontSize="next" lineHeight="1.15" aria-hidden="true" data-testid="held">
+      <Box whiteSpace="nowrap">{t('line.seconds', { seconds: decimals(held.tenths / 10, 1) })}</Box>
+      {/* Its place is kept, so that nothing jumps. */}
+      <Box fontSize="large" visibility={held.isClear ? 'visible' : 'hidden'}>
+        {t('drill.clear')}
+      </Box>
     </Box>
   );
 }

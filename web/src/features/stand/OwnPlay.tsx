@@ -44,7 +44,6 @@ export function OwnPlay({ setup, exercise: written, id }: OwnPlayProps) {
       setup={setup}
       play={play}
       title={name}
-      aside={t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: tempoBpm })}
       label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
       after={line !== null && <SheetPart line={line} play={play} settings={settings} />}
       controls={

@@ -29,7 +29,6 @@ export function Component() {
       setup={setup}
       play={play}
       title={shape}
-      aside={t('swell.aside', { horn: t(`horn.${settings.hornId}`), tempo: request.tempoBpm })}
       label={t('swell.page', { note: noteText(request.note, settings.naming), shape })}
       controls={
         <SwellControls
