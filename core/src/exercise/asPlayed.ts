@@ -1,4 +1,5 @@
-import type { Exercise, ExerciseItem } from './exercise.ts';
+import { withLength } from './edit.ts';
+import type { Exercise } from './exercise.ts';
 import { playedPhrases } from './score.ts';
 
 /**
@@ -16,22 +17,17 @@ export function exerciseAsPlayed(exercise: Exercise, beats: readonly number[]): 
     order: 'asWritten',
     phrases: phrases.map((phrase) => ({
       ...phrase,
-      items: phrase.items.map((item) => stretched(item, beats[next++])),
+      items: phrase.items.map((item) => withLength(item, beats[next++])),
     })),
   };
 }
 
-function stretched(item: ExerciseItem, lengthBeats: number): ExerciseItem {
-  const share = lengthBeats / item.lengthBeats;
-  const along = <Point extends { beat: number }>(points: readonly Point[]) =>
-    points.map((point) => ({ ...point, beat: point.beat * share }));
-  const words = 'words' in item && item.words && { words: along(item.words) };
-  if (item.kind !== 'note') return { ...item, lengthBeats, ...words };
-  return {
-    ...item,
-    lengthBeats,
-    ...words,
-    dynamics: along(item.dynamics),
-    ...(item.bend && { bend: along(item.bend) }),
-  };
+/** An exercise whose only phrase ends after so many items: what was played of one that goes on until the player stops. */
+export function exerciseUpTo(exercise: Exercise, count: number): Exercise {
+  const [phrase] = exercise.phrases;
+  return { ...exercise, phrases: [{ ...phrase, items: phrase.items.slice(0, count) }] };
 }
+
+/** Whether what is played goes on until the player stops. */
+export const isOpenEnded = ({ phrases }: Pick<Exercise, 'phrases'>): boolean =>
+  phrases.length === 1 && phrases[0].open === true && phrases[0].repeats === 1;

@@ -122,6 +122,8 @@ export interface Phrase {
   /** `one`: all of it in one breath. */
   breath: 'one' | 'free';
   repeats: number;
+  /** It goes on until the player stops: what was not come to at its end was not asked. Absent: all of it is asked. */
+  open?: true;
   /** Rest after this phrase; absent: as the exercise has it. */
   rest?: RestRule;
   /** The scale it is made of, by its major key; absent: none. */

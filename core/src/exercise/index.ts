@@ -1,6 +1,6 @@
 // The exercise language: what to play, in written notes, beats and dynamic marks. One builder file a family.
 // It knows horns and beats, never sound: hearing and judging are elsewhere.
-export { exerciseAsPlayed } from './asPlayed.ts';
+export { exerciseAsPlayed, exerciseUpTo, isOpenEnded } from './asPlayed.ts';
 export { ATTACKS, JUDGED, PACES, VIBRATOS } from './exercise.ts';
 export type {
   AirItem,

@@ -150,6 +150,7 @@ const phraseSchema = yup
       ),
     breath: yup.string().oneOf(['one', 'free']).default(USUAL_PHRASE.breath),
     repeats: yup.number().integer().min(1).max(20).default(USUAL_PHRASE.repeats),
+    open: yup.boolean().oneOf([true]).optional(),
     rest: restSchema,
     key: yup.string().oneOf(MAJOR_KEYS).optional(),
   })

@@ -1,4 +1,11 @@
-import { isAlone, noteTarget, type NoteItem, type TimedItem } from '../exercise/index.ts';
+import {
+  exerciseUpTo,
+  isAlone,
+  isOpenEnded,
+  noteTarget,
+  type NoteItem,
+  type TimedItem,
+} from '../exercise/index.ts';
 import { FRAME_SECONDS, type NonPlayerSpan, type FrameTrack } from '../hearing/index.ts';
 import { hornById, isHighNote } from '../horn/index.ts';
 import type { Advice } from './advice.ts';
@@ -30,7 +37,7 @@ export interface TakeAnalysis {
   beatZeroSeconds: number;
   /** In the player's own time: how long each item of the score was held, in beats. Absent in time. */
   playedBeats?: number[];
-  /** One an item of the exercise's score. */
+  /** One an item of the exercise's score; where it goes on until the player stops, up to there. */
   items: ItemAnalysis[];
   events: TakeEvent[];
   /** Of the only note, or over all notes. */
@@ -52,8 +59,7 @@ export function analyseTake(
 ): TakeAnalysis | null {
   const { exercise, unread } = withReadableMarks(asked.exercise);
   const context = unread ? { ...asked, exercise } : asked;
-  const asWritten = createJudgeContext(track, context, foreign);
-  const found = findItems(asWritten);
+  const { asWritten, found } = findAsked(track, context, foreign);
   const beats = exercise.start === 'ownTime' ? playedBeats(asWritten, found) : null;
   const judging = beats === null ? asWritten : inOwnTime(asWritten, beats);
   const { score } = judging;
@@ -139,6 +145,19 @@ export function analyseTake(
       ...(context.droneSpoils ? (['pitch', 'onset'] as const) : []),
       ...(unread ? (['dynamics'] as const) : []),
     ],
+  };
+}
+
+/** What was asked, and where it was found: of what goes on until the player stops, no more than what was come to. */
+function findAsked(track: FrameTrack, context: TakeContext, foreign: readonly NonPlayerSpan[]) {
+  const asWritten = createJudgeContext(track, context, foreign);
+  const found = findItems(asWritten);
+  const count = found.findLastIndex((item) => item !== null) + 1;
+  if (!isOpenEnded(context.exercise) || count === 0) return { asWritten, found };
+  const exercise = exerciseUpTo(context.exercise, count);
+  return {
+    asWritten: createJudgeContext(track, { ...context, exercise }, foreign),
+    found: found.slice(0, count),
   };
 }
 

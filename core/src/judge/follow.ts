@@ -96,11 +96,14 @@ export function followScore(request: FollowRequest): (Found | null)[] {
         isHum: timed.item.kind === 'hum',
         isSlurred: timed.item.kind === 'note' && timed.item.attack === 'slurred',
         target,
-        beside: [score.at(index - 1), score.at(index + 1)].flatMap((other) =>
-          other?.phrase === timed.phrase && other.item.kind === 'note'
-            ? [targetOf(other)?.targetHz ?? 0]
-            : [],
-        ),
+        // Where each note is held for long, the notes after the next are no slips either.
+        beside: (isOwnTime ? [-2, -1, 1, 2] : [-1, 1])
+          .map((by) => score.at(index + by))
+          .flatMap((other) =>
+            other?.phrase === timed.phrase && other.item.kind === 'note'
+              ? [targetOf(other)?.targetHz ?? 0]
+              : [],
+          ),
         startSeconds: isOwnTime ? null : zero + timed.startBeat * beat,
         lengthSeconds: isOwnTime
           ? Math.min(OWN_TIME_LEAST_SECONDS, timed.item.lengthBeats * beat)

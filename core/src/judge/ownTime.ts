@@ -1,4 +1,4 @@
-import { exerciseAsPlayed, scoreOf, type Exercise } from '../exercise/index.ts';
+import { exerciseAsPlayed, exerciseUpTo, isOpenEnded, scoreOf, type Exercise } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { onsetSeconds } from '../tone/index.ts';
 import type { TakeAnalysis } from './analyseTake.ts';
@@ -55,7 +55,8 @@ export function inOwnTime(judging: JudgeContext, beats: readonly number[]): Judg
 /** What a judged take is to be drawn against: its exercise, in the player's own time stretched to what was played. */
 export function playedExercise(
   exercise: Exercise,
-  { playedBeats: beats }: Pick<TakeAnalysis, 'playedBeats'>,
+  { playedBeats: beats, items }: Pick<TakeAnalysis, 'playedBeats' | 'items'>,
 ): Exercise {
-  return beats ? exerciseAsPlayed(exercise, beats) : exercise;
+  const asked = isOpenEnded(exercise) ? exerciseUpTo(exercise, items.length) : exercise;
+  return beats ? exerciseAsPlayed(asked, beats) : asked;
 }

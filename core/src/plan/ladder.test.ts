@@ -4,7 +4,7 @@ import { listenTo } from '../hearing/index.ts';
 import { hornById, writtenMidi } from '../horn/index.ts';
 import { analyseTake, type TakeContext } from '../judge/index.ts';
 import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
-import { ladder, nextRung, rungTries, type RungTry } from './index.ts';
+import { clearByDay, ladder, nextRung, rungTries, type RungTry } from './index.ts';
 
 const RATE = 24000;
 const ALTO = hornById('alto');
@@ -77,8 +77,30 @@ const tried = (fingered: number, partial: number, spoke: number, tries: number):
     heardPartial: i < spoke ? null : partial - 1,
     cents: 0,
     holdSeconds: 4,
+    clearSeconds: null,
     at: i,
   }));
+
+it('tells how soon a rung stood clear, by the median of each day', () => {
+  const at = (day: number, clearSeconds: number | null, partial = 3): RungTry => ({
+    ...tried(58, partial, 1, 1)[0],
+    clearSeconds,
+    at: day * 86_400_000 + 1000 * (clearSeconds ?? 0),
+  });
+  const tries = [at(2, 0.6), at(1, 2), at(1, 1), at(1, 4), at(2, null), at(2, 0.2), at(3, null), at(1, 9, 2)];
+  const days = clearByDay({ fingered: writtenMidi(58), partial: 3 }, tries, (when) =>
+    String(Math.floor(when / 86_400_000)),
+  );
+  expect(days.map(({ day, seconds }) => [day, seconds])).toEqual([
+    ['1', 2],
+    ['2', 0.4],
+  ]);
+  expect(ladder(ALTO, tries)[0][2].clearSeconds).toBe(1);
+  expect(ladder(ALTO, [at(1, null)])[0][2].clearSeconds).toBeNull();
+  // Straight from the playing: the simulated player stands clear at once.
+  const [clear] = play('overtoneHits', { note: 59, partial: 3, tries: 1, tempoBpm: 60 }, []);
+  expect(clear.clearSeconds).toBeLessThan(0.3);
+});
 
 it('proposes the rung where practice tells most, never one that is reached or a step too far', () => {
   const fresh = nextRung(ladder(ALTO, []));

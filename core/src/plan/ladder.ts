@@ -26,6 +26,8 @@ export interface Rung extends Spoken {
   cents: number | null;
   /** Median hold. */
   holdSeconds: number | null;
+  /** Median time until it stood clear. */
+  clearSeconds: number | null;
   /** The partial that most often sounded in its place; null where none did. */
   slipsTo: number | null;
 }
@@ -67,8 +69,30 @@ export function rungOf(fingered: WrittenMidi, partial: number, all: readonly Run
     interval,
     cents: numbers(({ cents }) => cents),
     holdSeconds: numbers(({ holdSeconds }) => holdSeconds),
+    clearSeconds: numbers(({ clearSeconds }) => clearSeconds),
     slipsTo: mostCommon(tries.flatMap(({ heardPartial }) => (heardPartial === null ? [] : [heardPartial]))),
   };
+}
+
+/** How long a rung took to stand clear, day by day: the median of each day it was played on, in seconds, the oldest first. `dayOf` names the day of a try. */
+export function clearByDay(
+  { fingered, partial }: Pick<Rung, 'fingered' | 'partial'>,
+  all: readonly RungTry[],
+  dayOf: (at: number) => string,
+): { day: string; at: number; seconds: number }[] {
+  const days = new Map<string, RungTry[]>();
+  for (const each of all) {
+    if (each.fingered !== fingered || each.partial !== partial || each.clearSeconds === null) continue;
+    const day = dayOf(each.at);
+    days.set(day, [...(days.get(day) ?? []), each]);
+  }
+  return [...days]
+    .map(([day, tries]) => ({
+      day,
+      at: Math.min(...tries.map(({ at }) => at)),
+      seconds: median(tries.flatMap(({ clearSeconds }) => clearSeconds ?? [])) ?? 0,
+    }))
+    .toSorted((a, b) => a.at - b.at);
 }
 
 function mostCommon(values: readonly number[]): number | null {

@@ -14,6 +14,8 @@ export interface RungTry {
   cents: number | null;
   /** On the right partial. */
   holdSeconds: number | null;
+  /** Until the right partial stood clear; null where it never did, or was not measured yet. */
+  clearSeconds: number | null;
   at: number;
 }
 
@@ -43,6 +45,8 @@ export function rungTries(context: TakeContext, analysis: TakeAnalysis, at: numb
         heardPartial: heard === partial ? (measures?.firstPartial ?? null) : heard,
         cents: isRight && measures.centsMean !== null ? measures.centsMean + pure : null,
         holdSeconds: isRight ? measures.holdSeconds : null,
+        // Takes of before it was measured have none.
+        clearSeconds: isRight ? ((measures.clearSeconds as number | null | undefined) ?? null) : null,
         at,
       },
     ];

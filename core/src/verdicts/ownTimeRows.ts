@@ -1,4 +1,10 @@
-import { exerciseAsPlayed, scoreOf, type Exercise, type FamilyId } from '../exercise/index.ts';
+import {
+  exerciseAsPlayed,
+  scoreOf,
+  type Exercise,
+  type ExerciseItem,
+  type FamilyId,
+} from '../exercise/index.ts';
 import type { HornId } from '../horn/index.ts';
 import type { ItemFault } from '../standin/index.ts';
 import { drillOf, FOUR, noteItems, notes, stretched, type VerdictRow } from './verdictTable.ts';
@@ -35,6 +41,27 @@ export function ownTimeRows(): VerdictRow[] {
     for (const hornId of [FOUR[i % 4], FOUR[(i + 1) % 4]])
       rows.push({ ...drillOf(family, hornId, phrase), played, change: held(...beats), wanted: 'passes' });
   });
+  for (const hornId of ['alto', 'tenor'] as const) {
+    const loop = drillOf('overtoneCascade', hornId, 2, { partial: 3, rounds: 'untilStop' });
+    const two = drillOf('overtoneClimb', hornId, 0, { partial: 3, rounds: 'two' });
+    rows.push(
+      {
+        ...loop,
+        played: 'round and round, stopped in the third',
+        change: (written) => firstOnly(held(3, 4, 2)(written), 8),
+        wanted: 'passes',
+      },
+      {
+        ...loop,
+        played: 'a hole in the second round, stopped after it',
+        change: (written) => firstOnly(held(3, 4, 2)(written), 6),
+        faults: [{ item: 4, kind: 'parted', gapMs: 140 }],
+        wanted: { 4: ['slurGap', 'gap'] },
+        only: [4],
+      },
+      { ...two, played: 'two rounds in one breath', change: held(2, 3, 4, 2, 3), wanted: 'passes' },
+    );
+  }
   for (const hornId of FOUR) {
     const own = (family: FamilyId, phrase: number) => drillOf(family, hornId, phrase, { start: 'ownTime' });
     rows.push(
@@ -55,6 +82,18 @@ export function ownTimeRows(): VerdictRow[] {
   rows.push(...brokenRows('alto'), ...brokenRows('tenor'));
   return rows;
 }
+
+const withItems = (
+  exercise: Exercise,
+  change: (items: readonly ExerciseItem[]) => ExerciseItem[],
+): Exercise => ({
+  ...exercise,
+  phrases: exercise.phrases.map((phrase) => ({ ...phrase, items: change(phrase.items) })),
+});
+/** Two items change places. */
+const swapped = (exercise: Exercise, a: number, b: number) =>
+  withItems(exercise, (all) => all.map((item, i) => (i === a ? all[b] : i === b ? all[a] : item)));
+const firstOnly = (exercise: Exercise, count: number) => withItems(exercise, (all) => all.slice(0, count));
 
 /** What breaks in one's own time, on the note where it broke. */
 function brokenRows(hornId: HornId): VerdictRow[] {
@@ -98,6 +137,30 @@ function brokenRows(hornId: HornId): VerdictRow[] {
       played: 'one partial left out',
       ...one({ item: 3, kind: 'missed' }),
       wanted: { 3: ['missed', 'lowPartial', 'highPartial'] },
+      never: ['beat', 'short'],
+    },
+    {
+      ...climb,
+      played: 'two partials in the other order',
+      change: (written) => swapped(held(4, 5, 3)(written), 1, 2),
+      wanted: { 1: ['missed', 'highPartial', 'lowPartial', 'wrongNote'] },
+      only: [1, 2],
+      never: ['beat', 'short'],
+    },
+    {
+      ...climb,
+      played: 'one partial begun twice',
+      ...one({ item: 2, kind: 'repeated' }),
+      wanted: { 2: ['restart', 'gap', 'breath'] },
+      only: [2],
+      never: ['beat', 'short'],
+    },
+    {
+      ...climb,
+      played: 'given up after three notes',
+      change: (written) => firstOnly(held(4, 5, 3)(written), 3),
+      wanted: { 3: ['missed'], 4: ['missed'], 6: ['missed'] },
+      only: [3, 4, 5, 6],
       never: ['beat', 'short'],
     },
     {

@@ -7,3 +7,5 @@ export { ReportButtons } from './ReportButtons.tsx';
 export { reportTakes } from './reportTakes.ts';
 export { pageOfElement } from './pageOfElement.ts';
 export type { Report } from './reportPage.ts';
+export { ClearTrend } from './ClearTrend.tsx';
+export { useRungTries } from './useRungTries.ts';

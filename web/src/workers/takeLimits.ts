@@ -1,4 +1,5 @@
 import {
+  isOpenEnded,
   lengthBeats,
   noteTarget,
   scoreOf,
@@ -56,7 +57,7 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
     // Air that is written after the last note belongs to the take.
     silenceSeconds: (seconds) =>
       follower
-        ? follower.place.isLast
+        ? follower.place.isLast || isOpenEnded(exercise)
           ? SILENCE_SECONDS
           : OWN_TIME_SILENCE_SECONDS
         : seconds < last

@@ -42,6 +42,7 @@ export type OptionName =
   | 'climb'
   | 'bend'
   | 'tries'
+  | 'rounds'
   | 'partial'
   | 'attack'
   | 'overtones'

@@ -1,6 +1,7 @@
 import { HIGHEST_NOTE } from '../../horn/index.ts';
 import { defineFamily } from './family.ts';
 import { beatsOption, markOption, partialOption, paceOption, tempoOption, timesOption } from './options.ts';
+import { inRounds, roundsOption } from './rounds.ts';
 import { tuningOption, tubeOption, withTubes, within, rung, upTo } from './rung.ts';
 
 /** From the fundamental up to a partial and down again, slurred, no finger moving. */
@@ -14,12 +15,13 @@ export const overtoneClimb = defineFamily({
       partial: partialOption(4),
       beats: beatsOption(2, 1, 8),
       from: markOption('mf'),
+      rounds: roundsOption,
       tries: timesOption(2, 1, 8),
       overtones: tuningOption,
       tempoBpm: tempoOption(60),
       start: paceOption('ownTime'),
     })),
-  write({ note: tube, partial, beats, from, tries, overtones }) {
+  write({ note: tube, partial, beats, from, rounds, tries, overtones, start }) {
     const up = upTo(within(tube, partial, HIGHEST_NOTE));
     const path = [...up, ...up.toReversed().slice(1)];
     return {
@@ -27,7 +29,11 @@ export const overtoneClimb = defineFamily({
       rest: { kind: 'asPlayed' },
       phrases: [
         {
-          items: path.map((each, i) => rung(tube, each, beats, from, i === 0 ? 'any' : 'slurred')),
+          ...inRounds(
+            path.map((each, i) => rung(tube, each, beats, from, i === 0 ? 'any' : 'slurred')),
+            rounds,
+            start,
+          ),
           breath: 'one',
           repeats: tries,
         },

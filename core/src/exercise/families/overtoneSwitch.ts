@@ -9,6 +9,7 @@ import {
   tempoOption,
   timesOption,
 } from './options.ts';
+import { inRounds, roundsOption } from './rounds.ts';
 import { tuningOption, tubeOption, withTubes, rung, playable } from './rung.ts';
 
 /** The note with its own fingering, after a count the low one, the sound kept; and back. */
@@ -26,13 +27,14 @@ export const overtoneSwitch = defineFamily({
             beats: beatsOption(2, 1, 8),
             from: markOption('mf'),
             attack: choiceOption(['slurred', 'tongued'], 'slurred'),
+            rounds: roundsOption,
             tries: timesOption(3, 1, 8),
             overtones: tuningOption,
             tempoBpm: tempoOption(60),
             start: paceOption('ownTime'),
           },
     ),
-  write({ note: tube, partial, beats, from, attack, tries, overtones }, { highest }) {
+  write({ note: tube, partial, beats, from, attack, rounds, tries, overtones, start }, { highest }) {
     const { low, most } = playable(tube, partial, highest);
     const sounding = partialNote(writtenMidi(low), most);
     return {
@@ -40,11 +42,15 @@ export const overtoneSwitch = defineFamily({
       rest: restOf(4),
       phrases: [
         {
-          items: [
-            note(sounding, beats, from),
-            rung(low, most, beats, from, attack),
-            note(sounding, beats, from, from, attack),
-          ],
+          ...inRounds(
+            [
+              note(sounding, beats, from),
+              rung(low, most, beats, from, attack),
+              note(sounding, beats, from, from, attack),
+            ],
+            rounds,
+            start,
+          ),
           breath: 'one',
           repeats: tries,
         },

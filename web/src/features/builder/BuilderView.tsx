@@ -7,6 +7,7 @@ import {
   problemsOf,
   type Exercise,
   type Phrase,
+  transposed,
 } from '@inner-hum/core/exercise';
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { useState } from 'react';
@@ -162,6 +163,13 @@ export function BuilderView(props: BuilderViewProps) {
               onClick={() => insert(phrases[at])}
             >
               {t('builder.phraseAgain')}
+            </ActionButton>
+            <ActionButton
+              look="plain"
+              disabled={phrases.length >= MOST_PHRASES}
+              onClick={() => insert(transposed(phrases[at], -1))}
+            >
+              {t('builder.phraseLower')}
             </ActionButton>
             <ActionButton look="plain" onClick={() => change(null)}>
               {t('builder.phraseRemove')}

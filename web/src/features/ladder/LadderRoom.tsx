@@ -2,11 +2,11 @@ import { ladder, nextRung } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { playersHorn } from '../../addresses/index.ts';
+import { useRungTries } from '../../listing/index.ts';
 import { readSettings } from '../../storage/index.ts';
 import { useUrlState } from '../../ui/index.ts';
 import { lookedAt, lookSearch, readLook } from './ladderAddress.ts';
 import { LadderView } from './LadderView.tsx';
-import { useRungTries } from './useRungTries.ts';
 
 /** Fundamentals by partials: what speaks on this horn, and which rung is next. */
 export function Component() {

@@ -11,7 +11,10 @@ import { BlindListen } from './BlindListen.tsx';
 import type { MatchPair, PlayedMatch } from './matchPairs.ts';
 import { ProfilePicture } from './ProfilePicture.tsx';
 
-const MatchTrend = lazy(() => import('./MatchTrend.tsx'));
+const DayTrend = lazy(() => import('../../listing/DayTrend.tsx'));
+
+/** The axis reaches at least this far. */
+const LEAST_DB = 8;
 
 interface MatchViewProps {
   pairs: readonly MatchPair[];
@@ -112,7 +115,12 @@ export function MatchView({ pairs, pair, naming, onPair }: MatchViewProps) {
                 {t('match.trend', { count: pair.tries.length })}
               </Box>
               <Suspense fallback={null}>
-                <MatchTrend tries={pair.tries} label={t('match.trend', { count: pair.tries.length })} />
+                <DayTrend
+                  points={pair.tries.map(({ startedAt, matchDb }) => ({ at: startedAt, value: matchDb }))}
+                  label={t('match.trend', { count: pair.tries.length })}
+                  least={LEAST_DB}
+                  textOf={(db) => t('figure.db', { db })}
+                />
               </Suspense>
             </Box>
           )}

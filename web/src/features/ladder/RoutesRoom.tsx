@@ -4,12 +4,12 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { playersHorn } from '../../addresses/index.ts';
+import { useRungTries } from '../../listing/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
 import { exerciseName, signedKey } from '../../notation/index.ts';
 import { currentSearch, useSearch } from '../../ui/index.ts';
 import { routedLine } from './routedLine.ts';
 import { RoutesView } from './RoutesView.tsx';
-import { useRungTries } from './useRungTries.ts';
 
 /** A scale, or an exercise of one's own, through the fingerings likeliest to speak for this player. */
 export function Component() {

@@ -4,6 +4,7 @@ import { fingeringsOf, regularFingering, routesTo, type Horn, type Route } from 
 import { rungOf, type Rung, type RungTry } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../addresses/index.ts';
+import { ClearTrend } from '../../listing/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { FingeringDiagram, NoteGlyph } from '../../notation/index.ts';
 import { ActionButton, ActionLink } from '../../ui/index.ts';
@@ -83,6 +84,7 @@ export function RungPanel({ horn, looked, next, tries, tuning, settings, onLook 
           </Flex>
         </>
       )}
+      <ClearTrend rung={looked} tries={tries} label={t('ladder.clearTrend')} />
       <Box borderTopWidth="1px" borderTopStyle="solid" borderTopColor="line" pt="3" data-testid="next-rung">
         {next ? (
           <>

@@ -15,6 +15,7 @@ const tried = (fingered: number, partial: number, spoke: boolean, count: number)
     heardPartial: spoke ? null : 1,
     cents: -14,
     holdSeconds: 2,
+    clearSeconds: 0.4,
     at,
   }));
 

@@ -23,6 +23,7 @@ export function rungFigures(rung: Rung, tuning: Tuning, t: TFunction): string {
       high: percent(rung.interval.high),
     }),
     ...(cents === null ? [] : [centsText(cents, t)]),
+    ...(rung.clearSeconds === null ? [] : [t('ladder.clear', { seconds: decimals(rung.clearSeconds, 1) })]),
     ...(rung.holdSeconds === null ? [] : [t('ladder.holds', { seconds: decimals(rung.holdSeconds, 1) })]),
     ...(rung.slipsTo === null ? [] : [t('ladder.slipsTo', { partial: rung.slipsTo })]),
   ].join(' · ');

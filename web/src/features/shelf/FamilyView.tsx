@@ -11,6 +11,7 @@ import {
   type Options,
 } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
+import type { RungTry } from '@inner-hum/core/plan';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
@@ -26,6 +27,7 @@ import {
   StarButton,
 } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
+import { DrillClearTrends } from './DrillClearTrends.tsx';
 import { ScaleEndTable } from './ScaleEndTable.tsx';
 
 interface FamilyViewProps {
@@ -35,6 +37,8 @@ interface FamilyViewProps {
   read: { options: Options; choices: Choices; exercise: Exercise } | null;
   settings: SettingsRecord;
   last: TakeRecord | null;
+  /** At rungs of the Ladder. */
+  tries: readonly RungTry[];
   isStarred: boolean;
   playAddress: string;
   sheetAddress: string;
@@ -133,6 +137,9 @@ export function FamilyView(props: FamilyViewProps) {
             <ActionButton look="plain" onClick={() => setAll(true)}>
               {t('shelf.allMusic', { count: phrases.length })}
             </ActionButton>
+          )}
+          {family.skill === 'overtone' && (
+            <DrillClearTrends phrase={first} horn={horn} settings={settings} tries={props.tries} />
           )}
           {family.table === 'scaleEnds' && <ScaleEndTable horn={horn} naming={naming} />}
           {cautionsOf(exercise).length > 0 && (

@@ -21,7 +21,10 @@ const AT_THE_STAND: readonly OptionName[] = [
   'pull',
   'tempoBpm',
   'start',
+  'rounds',
 ];
+/** In the player's own time there is no tempo. */
+const IN_OWN_TIME = AT_THE_STAND.filter((name) => name !== 'tempoBpm');
 
 interface DrillControlsProps {
   family: Family;
@@ -65,7 +68,7 @@ export function DrillControls(props: DrillControlsProps) {
           choices={choices}
           naming={settings.naming}
           hornId={settings.hornId}
-          only={AT_THE_STAND}
+          only={exercise.start === 'ownTime' ? IN_OWN_TIME : AT_THE_STAND}
           onChange={props.onChange}
         />
         <Box flex="1" minW="column" color="muted" fontSize="medium" pt="4">

@@ -1,6 +1,8 @@
 import {
   bendBySeconds,
   exerciseAsPlayed,
+  exerciseUpTo,
+  isOpenEnded,
   lengthBeats,
   scoreOf,
   secondsPerBeat,
@@ -63,6 +65,7 @@ const MARK_ROW = 44;
 /** A page in the player's own time has so much more room than is written; a note that is held longer grows by such steps. */
 const OWN_TIME_ROOM = 1.3;
 const GROWS_BEATS = 0.5;
+const OPEN_ITEMS = 8;
 /** How often the outline that lies ahead gives way to the ink. */
 const OUTLINE_STEP_SECONDS = 0.1;
 
@@ -87,9 +90,12 @@ export function LivePage(props: LivePageProps) {
     const beat = secondsPerBeat(exercise);
     const narrow = width < 520;
     const strayLabel = (partial: number) => t('ribbon.partial', { partial });
+    /** Of what goes on until the player stops, a part is shown: what was played and a little more. */
+    const upTo = (index: number) =>
+      isOpenEnded(exercise) ? exerciseUpTo(exercise, Math.max(OPEN_ITEMS, index + OPEN_ITEMS / 2)) : exercise;
     const score = scoreOf(exercise);
     /** What is written on the page. In the player's own time it moves along, and the page grows where it is too short. */
-    let written = writtenOn(exercise, hornId, a4Hz);
+    let written = writtenOn(phase === 'resting' ? exercise : upTo(0), hornId, a4Hz);
     let pageSeconds = written.length * (isOwnTime && phase !== 'resting' ? OWN_TIME_ROOM : 1);
     // Time of the page runs from beat 0; a take's own clock is shifted by its beat 0.
     const layOut = () =>
@@ -128,11 +134,12 @@ export function LivePage(props: LivePageProps) {
     const followOwnTime = (now: number) => {
       if (!live.follower) return;
       const { place } = live.follower;
-      const beats = ownTimeBeats(exercise, score, place, zero, now);
+      const asked = upTo(place.index);
+      const beats = ownTimeBeats(exercise, score, place, zero, now).slice(0, scoreOf(asked).length);
       const key = beats.map((each) => Math.ceil(each / GROWS_BEATS)).join();
       if (key === followed) return;
       followed = key;
-      written = writtenOn(exerciseAsPlayed(exercise, beats), hornId, a4Hz);
+      written = writtenOn(exerciseAsPlayed(asked, beats), hornId, a4Hz);
       if (written.length > pageSeconds) pageSeconds = written.length * OWN_TIME_ROOM;
       page = layOut();
       ink = null;

@@ -1,7 +1,7 @@
 import { rungTries, type RungTry } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { judgedOn, type SettingsRecord } from '../../storage/index.ts';
+import { judgedOn, type SettingsRecord } from '../storage/index.ts';
 
 /** Every try at a rung on this horn by whoever plays now, from the kept takes; null while they are read. */
 export function useRungTries(settings: SettingsRecord | undefined): RungTry[] | null {

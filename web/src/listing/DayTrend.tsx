@@ -1,23 +1,23 @@
 import { Box } from '@chakra-ui/react';
-import { useTranslation } from 'react-i18next';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { LABEL_FAMILY, useRibbonPalette } from '../../ribbon/index.ts';
-import { dateText } from '../../words/index.ts';
-import type { PlayedMatch } from './matchPairs.ts';
+import { LABEL_FAMILY, useRibbonPalette } from '../ribbon/index.ts';
+import { dateText } from '../words/index.ts';
 
 const HEIGHT = 180;
-/** The axis reaches at least this far, so that a good pair does not look wild. */
-const LEAST_DB = 8;
 
-/** How far the colours of a pair were apart, try after try. Loaded when it is shown. */
-export default function MatchTrend({ tries, label }: { tries: readonly PlayedMatch[]; label: string }) {
-  const { t } = useTranslation();
+interface DayTrendProps {
+  /** In order of time. */
+  points: readonly { at: number; value: number | null }[];
+  label: string;
+  /** The axis reaches at least this far, so that what is good does not look wild. */
+  least: number;
+  textOf(value: number): string;
+}
+
+/** One figure, try after try or day after day, from zero up. Loaded when it is shown. */
+export default function DayTrend({ points: given, label, least, textOf }: DayTrendProps) {
   const palette = useRibbonPalette();
-  const points = tries.map(({ startedAt, matchDb }, index) => ({
-    index,
-    day: dateText(startedAt, 'shortDay'),
-    db: matchDb,
-  }));
+  const points = given.map(({ at, value }, index) => ({ index, day: dateText(at, 'shortDay'), value }));
   const text = { fill: palette.muted, fontSize: 14, fontFamily: LABEL_FAMILY };
   return (
     <Box role="img" aria-label={label} h={`${HEIGHT}px`}>
@@ -37,15 +37,15 @@ export default function MatchTrend({ tries, label }: { tries: readonly PlayedMat
             interval="preserveStartEnd"
           />
           <YAxis
-            domain={[0, (most: number) => Math.max(LEAST_DB, Math.ceil(most))]}
-            tickFormatter={(db: number) => t('figure.db', { db })}
+            domain={[0, (most: number) => Math.max(least, Math.ceil(most))]}
+            tickFormatter={textOf}
             tick={text}
             tickLine={false}
             axisLine={false}
             width={60}
           />
           <Line
-            dataKey="db"
+            dataKey="value"
             stroke={palette.ink}
             strokeWidth={2}
             dot={{ r: 4, fill: palette.ink }}
