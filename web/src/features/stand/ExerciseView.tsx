@@ -133,6 +133,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
           w={{ md: 'noteColumn' }}
           flexShrink="0"
           direction={{ base: 'row', md: 'column' }}
+          wrap={{ base: 'wrap', md: 'nowrap' }}
           alignItems={{ base: 'baseline', md: 'flex-start' }}
           justifyContent={{ md: 'center' }}
           gap="3"
