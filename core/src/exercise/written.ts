@@ -11,6 +11,8 @@ const FAR_SECONDS = 0.5;
 /** A written note at its time, in seconds from beat 0, with what should sound. */
 export interface WrittenNote extends PitchTarget {
   item: NoteItem;
+  /** Out of the note before it without a break. */
+  isSlurred: boolean;
   fromSeconds: number;
   toSeconds: number;
 }
@@ -20,6 +22,7 @@ export function writtenNotes(exercise: Exercise, hornId: HornId, a4Hz: number): 
   const beat = secondsPerBeat(exercise);
   return notesOf(scoreOf(exercise)).map(({ item, startBeat, endBeat }) => ({
     item,
+    isSlurred: item.attack === 'slurred',
     fromSeconds: startBeat * beat,
     toSeconds: endBeat * beat,
     ...noteTarget(exercise, item, hornId, a4Hz),

@@ -1,14 +1,18 @@
 import { expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
-import { createLiveFollower } from './index.ts';
+import { createLiveFollower, type FollowedNote } from './index.ts';
 
-const target = (targetHz: number) => ({ targetHz, tubeHz: targetHz, partial: 1 });
+const slurred = (targetHz: number) => ({ targetHz, isSlurred: true });
+const begun = (targetHz: number) => ({ targetHz, isSlurred: false });
 const [A, B, C] = [220, 330, 440];
 
 /** Frames at a pitch (null: silence), fed one by one; what was seen after each. */
-function follow(targets: number[], ...parts: [frames: number, hz: number | null][]) {
+function follow(targets: (number | FollowedNote)[], ...parts: [frames: number, hz: number | null][]) {
   const track = new FrameTrack(4);
-  const follower = createLiveFollower(targets.map(target), 10);
+  const follower = createLiveFollower(
+    targets.map((each) => (typeof each === 'number' ? slurred(each) : each)),
+    10,
+  );
   const seen: { index: number; clear: boolean }[] = [];
   for (const [frames, hz] of parts)
     for (let i = 0; i < frames; i++) {
@@ -41,6 +45,17 @@ it('is not moved by a slip, passes over what is left out, and parts one pitch by
   expect(follow([A, A, B], [50, A], [10, null], [50, A])).toMatchObject({ index: 1, isLast: false });
   expect(follow([A, A, B], [120, A]).index).toBe(0);
   expect(follow([A, A], [50, A], [30, null])).toMatchObject({ isLast: true, lastFrame: 49 });
+});
+
+it('waits for the same pitch begun anew, and is at its end where only the fingers change', () => {
+  const hits = [A, A, A].map(begun);
+  expect(follow(hits, [50, A], [200, null])).toMatchObject({ index: 0, isLast: false });
+  expect(follow(hits, [50, A], [200, null], [50, A])).toMatchObject({ index: 1, isLast: false });
+  expect(follow(hits, [50, A], [20, null], [50, A], [20, null], [50, A])).toMatchObject({
+    index: 2,
+    isLast: true,
+  });
+  expect(follow([A, A, A], [50, A])).toMatchObject({ index: 0, isLast: true });
 });
 
 it('waits at its first note for as long as it does not come', () => {

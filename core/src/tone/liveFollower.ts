@@ -11,6 +11,11 @@ const HOLE_FRAMES = Math.round(0.06 / FRAME_SECONDS);
 /** So many notes may be left out before the one that is heard. */
 const MOST_LEFT_OUT = 2;
 
+/** What should sound, and whether it comes out of the note before it without a break. */
+export interface FollowedNote extends Pick<PitchTarget, 'targetHz'> {
+  isSlurred: boolean;
+}
+
 /** Where a player is in a row of notes that are played in the player's own time. */
 export interface LivePlace {
   /** Which note, from 0. */
@@ -21,7 +26,7 @@ export interface LivePlace {
   lastFrame: number;
   /** From this frame on the present note has been clear; null while it is not. */
   clearFrame: number | null;
-  /** Nothing but notes of the present pitch is left. */
+  /** Nothing is left, or nothing but the same sound by other fingers. */
   isLast: boolean;
 }
 
@@ -32,10 +37,9 @@ export interface LiveFollower {
 }
 
 /**
- * Follows notes as they are played, without a clock: it moves on when the player has, by pitch and order. `targets`: what should sound,
- * in order, at least one; `bandCents`: inside it a note is clear.
+ * Follows notes as they are played, without a clock: it moves on when the player has, by pitch and order. `targets`: at least one, in order; `bandCents`: inside it a note is clear.
  */
-export function createLiveFollower(targets: readonly PitchTarget[], bandCents: number): LiveFollower {
+export function createLiveFollower(targets: readonly FollowedNote[], bandCents: number): LiveFollower {
   const place: LivePlace = { index: 0, began: [], lastFrame: 0, clearFrame: null, isLast: false };
   const runs = new Map<number, number>();
   let clear = createClearWatch(targets[0].targetHz, bandCents);
@@ -45,7 +49,7 @@ export function createLiveFollower(targets: readonly PitchTarget[], bandCents: n
   const isSame = (a: number, b: number) =>
     Math.abs(centsBetween(targets[a].targetHz, targets[b].targetHz)) <= SAME_CENTS;
   const restIsSame = () =>
-    targets.slice(place.index + 1).every((_, i) => isSame(place.index, place.index + 1 + i));
+    targets.every((target, i) => i <= place.index || (target.isSlurred && isSame(place.index, i)));
 
   function moveTo(index: number, frame: number) {
     while (place.began.length < index) place.began.push(null);

@@ -4,6 +4,10 @@ import { afterEach, beforeEach, expect, it } from 'vitest';
 import {
   buildSwell,
   DEFAULT_SCALE,
+  exerciseAsPlayed,
+  exerciseUpTo,
+  type Choices,
+  type Exercise,
   type SwellRequest,
   familyById,
   phraseExercise,
@@ -211,10 +215,14 @@ it('keeps the newest minute with the frames it was heard as', () => {
 });
 
 /** The first phrase of a family, begun by its first note, played into a session that nobody ends. */
-async function playPhraseOf(id: FamilyId, tempoBpm: number, change: Partial<ExerciseRequest>) {
+async function playPhraseOf(
+  id: FamilyId,
+  choices: Choices,
+  change: Partial<ExerciseRequest> | ((written: Exercise) => Partial<ExerciseRequest>),
+) {
   const family = familyById(id);
   if (!family) throw new Error(id);
-  const exercise = phraseExercise(family.build(hornById('alto'), { tempoBpm, start: 'playToStart' }), 0);
+  const exercise = phraseExercise(family.build(hornById('alto'), { start: 'playToStart', ...choices }), 0);
   const request = armed('playToStart');
   const context = { ...request.context, exercise };
   const session = createLiveSession(RATE, () => undefined);
@@ -226,7 +234,7 @@ async function playPhraseOf(id: FamilyId, tempoBpm: number, change: Partial<Exer
     seed: 4,
     leadSeconds: 1.5,
     tailSeconds: 2,
-    ...change,
+    ...(typeof change === 'function' ? change(exercise) : change),
   });
   for (let pushed = 0; pushed < played.samples.length; pushed += 512) {
     session.push({ startFrame: pushed, samples: played.samples.slice(pushed, pushed + 512) });
@@ -238,7 +246,11 @@ async function playPhraseOf(id: FamilyId, tempoBpm: number, change: Partial<Exer
 }
 
 it('waits through the rests of a phrase, and through a note that is missed, and then keeps one take of its round', async () => {
-  const { takes } = await playPhraseOf('alternatingSwells', 160, { faults: [{ item: 2, kind: 'missed' }] });
+  const { takes } = await playPhraseOf(
+    'alternatingSwells',
+    { tempoBpm: 160 },
+    { faults: [{ item: 2, kind: 'missed' }] },
+  );
   expect(takes).toHaveLength(1);
   expect(takes[0]).toMatchObject({ roundId: 'round', phrase: 2 });
   const statuses = takes[0].analysis?.items.flatMap((item) => (item.kind === 'note' ? [item.status] : []));
@@ -246,7 +258,7 @@ it('waits through the rests of a phrase, and through a note that is missed, and 
 });
 
 it('keeps the air that was asked for before the note that starts a take', async () => {
-  const { takes } = await playPhraseOf('airThenNote', 120, {});
+  const { takes } = await playPhraseOf('airThenNote', { tempoBpm: 120 }, {});
   expect(takes).toHaveLength(1);
   const [before, note, after] = takes[0].analysis?.items ?? [];
   expect([before, note, after]).toMatchObject([
@@ -261,13 +273,44 @@ it('keeps the air that was asked for before the note that starts a take', async 
 
 it('ends a long hold where it breaks, not where it stops', async () => {
   const swerve = { atSeconds: 3, overSeconds: 0.3, cents: -30, levelDb: 0, breathDb: 0 };
-  const { takes } = await playPhraseOf('longHold', 240, {
-    profile: { ...STEADY_HAND, swerve },
-  });
+  const { takes } = await playPhraseOf(
+    'longHold',
+    { tempoBpm: 240 },
+    {
+      profile: { ...STEADY_HAND, swerve },
+    },
+  );
   const hold = takes.at(-1)?.analysis?.measures;
   expect(hold?.holdCause).toBe('pitch');
   expect(Math.abs((hold?.holdSeconds ?? 0) - 3.1)).toBeLessThan(0.2);
   // 0.3 s tell that it has broken, a quarter of a second goes between two looks.
   const broke = takes.at(-1)?.analysis?.events.find(({ type }) => type === 'degrade')?.timeSeconds ?? 0;
   expect((takes.at(-1)?.lengthSeconds ?? 0) - broke).toBeLessThan(0.8);
+});
+
+const hits = { partial: 2, tries: 3, tempoBpm: 120, start: 'ownTime' } as const;
+
+it('waits in the player’s own time through a gap of three seconds, and ends 1.2 s after the last note', async () => {
+  const { takes } = await playPhraseOf('overtoneHits', hits, (written) => ({
+    exercise: exerciseAsPlayed(written, [3, 6, 2, 4, 4]),
+    tailSeconds: 6,
+  }));
+  expect(takes).toHaveLength(1);
+  const analysis = takes[0].analysis;
+  expect(analysis?.verdict).toMatchObject({ judged: 3, asWritten: 3 });
+  const end = analysis?.events.findLast(({ type }) => type === 'end')?.timeSeconds ?? 0;
+  expect(Math.abs(takes[0].lengthSeconds - end - 1.2)).toBeLessThan(0.3);
+});
+
+it('keeps and judges what was played where the player stops for good inside a phrase', async () => {
+  const { takes } = await playPhraseOf('overtoneHits', hits, (written) => ({
+    exercise: exerciseUpTo(written, 3),
+    tailSeconds: 7,
+  }));
+  expect(takes).toHaveLength(1);
+  const statuses = takes[0].analysis?.items.flatMap((item) => (item.kind === 'note' ? [item.status] : []));
+  expect(statuses).toEqual(['played', 'played', 'missed']);
+  // Nobody is waited for longer than four seconds.
+  const end = takes[0].analysis?.events.findLast(({ type }) => type === 'end')?.timeSeconds ?? 0;
+  expect(Math.abs(takes[0].lengthSeconds - end - 4)).toBeLessThan(0.4);
 });
