@@ -55,6 +55,9 @@ const fundamental = <Payload>(partial: (payload: Payload) => number) => ({
   formOf: (payload: Payload) => (partial(payload) === 1 ? 'Fundamental' : ''),
 });
 
+/** Nobody hears that it took so long. */
+export const AT_ONCE_SECONDS = 0.1;
+
 type At = { atSeconds: number };
 type Partials = { partial: number; wanted: number };
 type Subtone = { airierDb: number; softerDb: number };
@@ -201,7 +204,11 @@ export const FINDINGS = {
     formOf: ({ cause }) => (cause === 'completed' ? 'Completed' : ''),
   }),
   /** In the player's own time: how soon the right partial stood clear, and for how long it was held. */
-  clear: row<{ seconds: number; heldSeconds: number }>(1, 'moveOn', { neutral: true }),
+  clear: row<{ seconds: number; heldSeconds: number }>(1, 'moveOn', {
+    neutral: true,
+    forms: ['', 'AtOnce'],
+    formOf: ({ seconds }) => (seconds < AT_ONCE_SECONDS ? 'AtOnce' : ''),
+  }),
   bent: row<{ cents: number }>(1, 'addABeat', { neutral: true }),
   colourMoved: row<{ harmonics: number; spreadCents: number }>(1, 'addABeat', { neutral: true }),
   /** Bare air against the first of the phrase, + is more. */

@@ -22,7 +22,14 @@ export type { Advice } from './advice.ts';
 export { USUAL_COLOUR_SLOPE } from './pitchMeasures.ts';
 export type { FullTone } from './subtone.ts';
 export { adviceInPlace, type AdvicePlace } from './adviceInPlace.ts';
-export { FINDINGS, isNeutral, sentenceOf, type Finding, type FindingKind } from './finding.ts';
+export {
+  AT_ONCE_SECONDS,
+  FINDINGS,
+  isNeutral,
+  sentenceOf,
+  type Finding,
+  type FindingKind,
+} from './finding.ts';
 export type { Verdict } from './verdict.ts';
 export type { WholeVerdict } from './wholeTake.ts';
 export { takeLoudness } from './takeLoudness.ts';

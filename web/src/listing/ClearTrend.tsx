@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { AT_ONCE_SECONDS } from '@inner-hum/core/judge';
 import { clearByDay, type Rung, type RungTry } from '@inner-hum/core/plan';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -23,7 +24,8 @@ interface ClearTrendProps {
 export function ClearTrend({ rung, tries, label }: ClearTrendProps) {
   const { t } = useTranslation();
   const days = clearByDay(rung, tries, dayOf);
-  if (days.length < LEAST_DAYS) return null;
+  // What was always clear at once has no way to go.
+  if (days.length < LEAST_DAYS || days.every(({ seconds }) => seconds < AT_ONCE_SECONDS)) return null;
   const textOf = (seconds: number) => t('line.seconds', { seconds: decimals(seconds, 1) });
   return (
     <Box mb="5" data-testid="clear-trend">

@@ -1,4 +1,5 @@
 import { pureCents, type NoteNaming } from '@inner-hum/core/horn';
+import { AT_ONCE_SECONDS } from '@inner-hum/core/judge';
 import type { Rung } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
 import { centsText, noteText } from '../../notation/index.ts';
@@ -8,6 +9,15 @@ import type { Tuning } from './ladderAddress.ts';
 /** Cents of a rung from what it is measured by; null where it has not spoken. */
 export function centsFrom({ cents, partial }: Rung, tuning: Tuning): number | null {
   return cents === null ? null : cents - (tuning === 'pure' ? pureCents(partial) : 0);
+}
+
+function clearText({ clearSeconds: seconds }: Rung, t: TFunction): string[] {
+  if (seconds === null) return [];
+  return [
+    seconds < AT_ONCE_SECONDS
+      ? t('ladder.clearAtOnce')
+      : t('ladder.clear', { seconds: decimals(seconds, 1) }),
+  ];
 }
 
 /** How a rung speaks: "spoke 9 of 12 (56 to 93 %) · 6 cents flat · holds 4 s". */
@@ -23,7 +33,7 @@ export function rungFigures(rung: Rung, tuning: Tuning, t: TFunction): string {
       high: percent(rung.interval.high),
     }),
     ...(cents === null ? [] : [centsText(cents, t)]),
-    ...(rung.clearSeconds === null ? [] : [t('ladder.clear', { seconds: decimals(rung.clearSeconds, 1) })]),
+    ...clearText(rung, t),
     ...(rung.holdSeconds === null ? [] : [t('ladder.holds', { seconds: decimals(rung.holdSeconds, 1) })]),
     ...(rung.slipsTo === null ? [] : [t('ladder.slipsTo', { partial: rung.slipsTo })]),
   ].join(' · ');

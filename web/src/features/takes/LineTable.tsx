@@ -1,6 +1,12 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
-import type { ItemAnalysis, ItemMeasures, NoteAnalysis, TakeAnalysis } from '@inner-hum/core/judge';
+import {
+  AT_ONCE_SECONDS,
+  type ItemAnalysis,
+  type ItemMeasures,
+  type NoteAnalysis,
+  type TakeAnalysis,
+} from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { findingText, NoteGlyph } from '../../notation/index.ts';
@@ -73,7 +79,10 @@ function ownTimeFigures({ measures, startSeconds, endSeconds }: NoteAnalysis, t:
   const seconds = (value: number | null | undefined) =>
     typeof value === 'number' ? t('line.seconds', { seconds: decimals(value, 1) }) : null;
   return {
-    clear: seconds(measures?.clearSeconds),
+    clear:
+      (measures?.clearSeconds ?? Infinity) < AT_ONCE_SECONDS
+        ? t('line.atOnce')
+        : seconds(measures?.clearSeconds),
     held: seconds(startSeconds === null || endSeconds === null ? null : endSeconds - startSeconds),
   };
 }
