@@ -111,7 +111,8 @@ export function followScore(request: FollowRequest): (Found | null)[] {
       },
     ];
   });
-  const free = score
+  // Without a clock nothing says when one plays freely: it is what fits no note.
+  const free = (isOwnTime ? [] : score)
     .filter(({ item }) => item.kind === 'hear' || item.kind === 'free')
     .map(({ startBeat, endBeat }) => [zero + (startBeat - 0.25) * beat, zero + (endBeat + 0.25) * beat]);
   const pieces = stretches.map((stretch): Piece => {

@@ -23,7 +23,8 @@ test.describe('cascade', () => {
   test('the upper note for five beats, the lower one for four: the page moves on when the player has', async ({
     page,
   }) => {
-    await page.goto('/stand/drill/overtoneCascade?note=65&to=65&tempoBpm=90');
+    // What is written is played faster than that: the tempo says only how long the rest is, in which the verdict is read.
+    await page.goto('/stand/drill/overtoneCascade?note=65&to=65&tempoBpm=40');
     await expect(page.getByText('in my own time').first()).toBeVisible();
     await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
     await expect(page.getByTestId('note-now').getByLabel('F 5')).toBeVisible();
@@ -51,7 +52,7 @@ test.describe('climb', () => {
 test.describe('over the break', () => {
   test.use({ hears: SOUNDS.ownBreak });
   test('E for six beats and D for nine', async ({ page }) => {
-    await page.goto('/stand/drill/breakDrill?tempoBpm=120');
+    await page.goto('/stand/drill/breakDrill?tempoBpm=40');
     await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
     await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
     await expect(page.getByText('2 of 2 as written.')).toBeVisible();

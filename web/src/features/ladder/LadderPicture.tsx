@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Rung } from '@inner-hum/core/plan';
-import { useEffect, useRef, type KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useElementWidth, useRibbonPalette } from '../../ribbon/index.ts';
 import { NoteGlyph } from '../../notation/index.ts';
@@ -24,19 +24,14 @@ const FOOT_PX = 44;
 const HEAD_PX = 14;
 const MOST_RUNG_PX = 50;
 
+const keyOf = ({ fingered, partial }: Rung) => `${fingered}/${partial}`;
+
 /** Fundamentals side by side, their partials above them, height is pitch: all ways to one note lie on one line. */
 export function LadderPicture(props: LadderPictureProps) {
   const { rungs, looked, next, tuning, naming, height, onLook } = props;
   const { t } = useTranslation();
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
-  const chosen = useRef<HTMLButtonElement>(null);
-  /** A key has moved the choice: the focus goes along with it, also where the choice is drawn later. */
-  const goesAlong = useRef(false);
-  useEffect(() => {
-    if (goesAlong.current) chosen.current?.focus();
-    goesAlong.current = false;
-  }, [looked.fingered, looked.partial]);
   const all = rungs.flat();
   const lowest = Math.min(...all.map(({ sounding }) => sounding));
   const highest = Math.max(...all.map(({ sounding }) => sounding));
@@ -46,7 +41,7 @@ export function LadderPicture(props: LadderPictureProps) {
   const xOf = (column: number) => LEFT_PX + spacing * (column + 0.5);
   const rungWidth = Math.min(MOST_RUNG_PX, spacing * 0.66);
   const lines = rungs[0].map(({ sounding }) => sounding);
-  const move = (event: KeyboardEvent, from: Rung) => {
+  const move = (event: KeyboardEvent<HTMLElement>, from: Rung) => {
     const column = rungs.findIndex((series) => series.includes(from));
     const row = from.partial - 1;
     const to: Partial<Record<string, Rung>> = {
@@ -58,7 +53,8 @@ export function LadderPicture(props: LadderPictureProps) {
     const found = to[event.key];
     if (!found) return;
     event.preventDefault();
-    goesAlong.current = true;
+    // The focus goes along at once: what is chosen stands in the address, which comes later.
+    event.currentTarget.parentElement?.querySelector<HTMLElement>(`[data-rung="${keyOf(found)}"]`)?.focus();
     onLook(found);
   };
   return (
@@ -105,7 +101,7 @@ export function LadderPicture(props: LadderPictureProps) {
             {rungs.map((series, column) =>
               series.map((rung) => (
                 <RungMark
-                  key={`${rung.fingered}/${rung.partial}`}
+                  key={keyOf(rung)}
                   rung={rung}
                   tuning={tuning}
                   x={xOf(column)}
@@ -164,8 +160,8 @@ export function LadderPicture(props: LadderPictureProps) {
             const isLooked = rung === looked;
             return (
               <chakra.button
-                key={`${rung.fingered}/${rung.partial}`}
-                ref={isLooked ? chosen : undefined}
+                key={keyOf(rung)}
+                data-rung={keyOf(rung)}
                 type="button"
                 aria-label={rungLabel(rung, tuning, naming, t)}
                 aria-pressed={isLooked}
