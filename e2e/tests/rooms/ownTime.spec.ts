@@ -1,0 +1,43 @@
+import { expect, inPhase, playOut, test } from '../../browser.ts';
+
+test('in one’s own time by the stand-in: round and round until it stops, how long each note was held, and back into time', async ({
+  page,
+}) => {
+  await page.goto('/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
+  await expect(page.getByText('alto · in my own time')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Beat:/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'in my own time', pressed: true })).toBeVisible();
+  await playOut(page);
+  // Twelve rounds are ready; what it did not come to is not asked.
+  await expect(page.getByText('9 of 9 as written.')).toBeVisible();
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await expect(page.locator('tr[data-item]')).toHaveCount(9);
+  await expect(page.getByRole('columnheader', { name: 'Held' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Clear after' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'On the beat' })).toHaveCount(0);
+
+  // The same in time: counted from the first note, with a beat, four times round.
+  await page.goto('/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
+  await page.getByRole('button', { name: 'when I play' }).click();
+  await expect(page.getByText('alto · 72 beats a minute')).toBeVisible();
+  await inPhase(page, 'armed').waitFor();
+  await page.getByRole('button', { name: 'Let the stand-in play' }).click();
+  await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
+  await expect(page.getByText('12 of 12 as written.')).toBeVisible();
+});
+
+test('an own exercise in my own time, copied a half step lower as often as one likes', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Write your own' }).click();
+  await page.getByRole('button', { name: 'in my own time' }).click();
+  const lower = page.getByRole('button', { name: 'Copy it a half step lower' });
+  await lower.click();
+  await lower.click();
+  await expect(page.getByRole('button', { name: /^Phrase 3/, pressed: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Let the stand-in try it' }).click();
+  await expect(page.getByText('in my own time').first()).toBeVisible();
+  await inPhase(page, 'armed').waitFor();
+  await expect(page.getByTestId('phrase-count')).toHaveText('1 of 3');
+  await playOut(page);
+  await expect(page.getByText(/Clear (at once|after)/)).toBeVisible();
+});
