@@ -1,5 +1,5 @@
-// npm test: install what is missing, build, then every check there is. Journeys mostly wait, those with real sound most of all: lint,
-// types and unit tests run beside them and give way to them. What failed is named once more at the end, with the minutes of each part;
+// npm test: install what is missing, build, then every check there is. Journeys with real sound mostly wait for it: lint, types and
+// unit tests run beside them and give way to them. What failed is named once more at the end, with the minutes of each part;
 // the last line counts every test and every gate.
 import './checkNode.mjs';
 import { spawn } from 'node:child_process';
@@ -103,7 +103,8 @@ rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 await timed('build', () => ensureBuilt());
 passed++;
-await Promise.all([journeys('sound').then(() => journeys('rooms')), besideThem()]);
+await Promise.all([journeys('sound'), besideThem()]);
+await journeys('rooms');
 
 for (const name of failed) console.log(`\nfailed: ${name}`);
 console.log(`\n${minutes.map(([name, took]) => `${name} ${took.toFixed(1)}`).join(', ')} minutes`);
