@@ -21,7 +21,7 @@ export function transposed(phrase: Phrase, halfSteps: number): Phrase {
 }
 
 /** An item at another length, its hairpins, bends and words stretched with it. */
-export function withLength(item: ExerciseItem, lengthBeats: number): ExerciseItem {
+export function withLength<Item extends ExerciseItem>(item: Item, lengthBeats: number): Item {
   const factor = lengthBeats / item.lengthBeats;
   const stretched = <Point extends { beat: number }>(points: readonly Point[]) =>
     points.map((point, i) => ({

@@ -155,8 +155,9 @@ function findAsked(track: FrameTrack, context: TakeContext, foreign: readonly No
   const count = found.findLastIndex((item) => item !== null) + 1;
   if (!isOpenEnded(context.exercise) || count === 0) return { asWritten, found };
   const exercise = exerciseUpTo(context.exercise, count);
+  const score = asWritten.score.slice(0, count);
   return {
-    asWritten: createJudgeContext(track, { ...context, exercise }, foreign),
+    asWritten: { ...asWritten, context: { ...context, exercise }, score, written: score },
     found: found.slice(0, count),
   };
 }

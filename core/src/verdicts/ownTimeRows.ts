@@ -1,13 +1,14 @@
 import {
   exerciseAsPlayed,
+  exerciseUpTo,
   scoreOf,
   type Exercise,
-  type ExerciseItem,
   type FamilyId,
+  withLength,
 } from '../exercise/index.ts';
 import type { HornId } from '../horn/index.ts';
 import type { ItemFault } from '../standin/index.ts';
-import { drillOf, FOUR, noteItems, notes, stretched, type VerdictRow } from './verdictTable.ts';
+import { drillOf, FOUR, items, noteItems, notes, type VerdictRow } from './verdictTable.ts';
 
 /** Notes held so many beats each, the rests between them too; lengths in turn. */
 const held =
@@ -48,13 +49,13 @@ export function ownTimeRows(): VerdictRow[] {
       {
         ...loop,
         played: 'round and round, stopped in the third',
-        change: (written) => firstOnly(held(3, 4, 2)(written), 8),
+        change: (written) => exerciseUpTo(held(3, 4, 2)(written), 8),
         wanted: 'passes',
       },
       {
         ...loop,
         played: 'a hole in the second round, stopped after it',
-        change: (written) => firstOnly(held(3, 4, 2)(written), 6),
+        change: (written) => exerciseUpTo(held(3, 4, 2)(written), 6),
         faults: [{ item: 4, kind: 'parted', gapMs: 140 }],
         wanted: { 4: ['slurGap', 'gap'] },
         only: [4],
@@ -83,17 +84,9 @@ export function ownTimeRows(): VerdictRow[] {
   return rows;
 }
 
-const withItems = (
-  exercise: Exercise,
-  change: (items: readonly ExerciseItem[]) => ExerciseItem[],
-): Exercise => ({
-  ...exercise,
-  phrases: exercise.phrases.map((phrase) => ({ ...phrase, items: change(phrase.items) })),
-});
 /** Two items change places. */
-const swapped = (exercise: Exercise, a: number, b: number) =>
-  withItems(exercise, (all) => all.map((item, i) => (i === a ? all[b] : i === b ? all[a] : item)));
-const firstOnly = (exercise: Exercise, count: number) => withItems(exercise, (all) => all.slice(0, count));
+const swapped = (a: number, b: number) =>
+  items((item, i, all) => (i === a ? all[b] : i === b ? all[a] : item));
 
 /** What breaks in one's own time, on the note where it broke. */
 function brokenRows(hornId: HornId): VerdictRow[] {
@@ -142,7 +135,7 @@ function brokenRows(hornId: HornId): VerdictRow[] {
     {
       ...climb,
       played: 'two partials in the other order',
-      change: (written) => swapped(held(4, 5, 3)(written), 1, 2),
+      change: (written) => swapped(1, 2)(held(4, 5, 3)(written)),
       wanted: { 1: ['missed', 'highPartial', 'lowPartial', 'wrongNote'] },
       only: [1, 2],
       never: ['beat', 'short'],
@@ -158,7 +151,7 @@ function brokenRows(hornId: HornId): VerdictRow[] {
     {
       ...climb,
       played: 'given up after three notes',
-      change: (written) => firstOnly(held(4, 5, 3)(written), 3),
+      change: (written) => exerciseUpTo(held(4, 5, 3)(written), 3),
       wanted: { 3: ['missed'], 4: ['missed'], 6: ['missed'] },
       only: [3, 4, 5, 6],
       never: ['beat', 'short'],
@@ -166,7 +159,7 @@ function brokenRows(hornId: HornId): VerdictRow[] {
     {
       ...over,
       played: 'D touched and let go',
-      change: notes((note, index) => stretched(note, index === 1 ? 0.3 : 5)),
+      change: notes((note, index) => withLength(note, index === 1 ? 0.3 : 5)),
       wanted: { 1: ['short'] },
       never: ['beat'],
     },

@@ -1,15 +1,6 @@
+import { withLength } from '../exercise/index.ts';
 import type { ItemFault } from '../standin/index.ts';
-import {
-  items,
-  longer,
-  noteItems,
-  notes,
-  stretched,
-  drillOf,
-  told,
-  FOUR,
-  type VerdictRow,
-} from './verdictTable.ts';
+import { items, longer, noteItems, notes, drillOf, told, FOUR, type VerdictRow } from './verdictTable.ts';
 
 /** Every note falls to nothing over its last beats. */
 const fading = (beats: number) =>
@@ -33,7 +24,7 @@ export function timeRows(): VerdictRow[] {
       {
         ...beats,
         played: 'begins and ends one beat late',
-        change: notes((note, index) => (index === 0 ? stretched(note, note.lengthBeats + 1) : note)),
+        change: notes((note, index) => (index === 0 ? withLength(note, note.lengthBeats + 1) : note)),
         faults: [{ item: 0, kind: 'late', seconds: 1 }],
         wanted: told(beats, ['beat', 'endBeat']),
       },
@@ -64,7 +55,7 @@ export function timeRows(): VerdictRow[] {
       {
         ...climb,
         played: 'one partial held half a beat longer, the rest follows',
-        change: notes((note, index) => (index === 2 ? stretched(note, note.lengthBeats + 0.5) : note)),
+        change: notes((note, index) => (index === 2 ? withLength(note, note.lengthBeats + 0.5) : note)),
         wanted: { 3: ['beat'] },
         only: [3],
       },

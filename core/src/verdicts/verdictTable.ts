@@ -3,6 +3,7 @@ import {
   familyById,
   phraseExercise,
   scoreOf,
+  withLength,
   type Choices,
   type DynamicMark,
   type Exercise,
@@ -188,17 +189,10 @@ export const flat = (mark: DynamicMark): Change => notes((note) => between(note,
 export const marked = (at: number, from: DynamicMark, to: DynamicMark): Change =>
   notes((note, index) => (index === at ? between(note, from, to) : note));
 
-/** A note stretched to so many beats, its marks with it. */
-export const stretched = (note: NoteItem, lengthBeats: number): NoteItem => ({
-  ...note,
-  lengthBeats,
-  dynamics: note.dynamics.map((point) => ({ ...point, beat: (point.beat * lengthBeats) / note.lengthBeats })),
-});
-
 /** Every note held so many beats longer (shorter where negative), out of the rest after it. */
 export const longer = (beats: number): Change =>
   items((item, index, all) => {
-    if (item.kind === 'note') return stretched(item, item.lengthBeats + beats);
+    if (item.kind === 'note') return withLength(item, item.lengthBeats + beats);
     const isAfterNote = index > 0 && all[index - 1].kind === 'note';
     return item.kind === 'rest' && isAfterNote
       ? { ...item, lengthBeats: Math.max(0.25, item.lengthBeats - beats) }

@@ -1,9 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { noteTarget, notesOf, scoreOf, type Exercise } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import type { RungTry } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
-import { ClearTrend } from '../../listing/index.ts';
+import { ClearTrend, useRungTries } from '../../listing/index.ts';
 import { noteText } from '../../notation/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 
@@ -11,12 +10,12 @@ interface DrillClearTrendsProps {
   phrase: Exercise;
   horn: Horn;
   settings: SettingsRecord;
-  tries: readonly RungTry[];
 }
 
 /** How long each partial of a drill takes to stand clear, over the days; nothing where there is no second day. */
-export function DrillClearTrends({ phrase, horn, settings, tries }: DrillClearTrendsProps) {
+export function DrillClearTrends({ phrase, horn, settings }: DrillClearTrendsProps) {
   const { t } = useTranslation();
+  const tries = useRungTries(settings);
   const rungs = new Map(
     notesOf(scoreOf(phrase)).flatMap(({ item }) => {
       if (item.fingered === null) return [];
@@ -30,7 +29,7 @@ export function DrillClearTrends({ phrase, horn, settings, tries }: DrillClearTr
         <ClearTrend
           key={key}
           rung={rung}
-          tries={tries}
+          tries={tries ?? []}
           label={t('shelf.clearTrend', {
             partial: rung.partial,
             note: noteText(rung.fingered, settings.naming),

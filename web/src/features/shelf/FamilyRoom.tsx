@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
-import { useRungTries } from '../../listing/index.ts';
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
 import { familyName } from '../../notation/index.ts';
 import { currentSearch } from '../../ui/index.ts';
@@ -18,7 +17,6 @@ export function Component() {
   const [search] = useSearchParams();
   const settings = useLiveQuery(readSettings);
   const last = useLiveQuery(lastTakes);
-  const tries = useRungTries(settings);
   const family = familyById(familyId) ?? FAMILIES[0];
   const horn = settings && playersHorn(settings);
   const read = useMemo(() => {
@@ -38,7 +36,6 @@ export function Component() {
       read={read}
       settings={settings}
       last={last?.get(family.id) ?? null}
-      tries={tries ?? []}
       isStarred={favourites.includes(family.id)}
       playAddress={drillAddress(family, horn, choices)}
       sheetAddress={`/shelf/sheet?of=${encodeURIComponent(address.replace('/shelf/family/', ''))}`}

@@ -11,7 +11,6 @@ import {
   type Options,
 } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import type { RungTry } from '@inner-hum/core/plan';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
@@ -37,8 +36,6 @@ interface FamilyViewProps {
   read: { options: Options; choices: Choices; exercise: Exercise } | null;
   settings: SettingsRecord;
   last: TakeRecord | null;
-  /** At rungs of the Ladder. */
-  tries: readonly RungTry[];
   isStarred: boolean;
   playAddress: string;
   sheetAddress: string;
@@ -138,9 +135,7 @@ export function FamilyView(props: FamilyViewProps) {
               {t('shelf.allMusic', { count: phrases.length })}
             </ActionButton>
           )}
-          {family.skill === 'overtone' && (
-            <DrillClearTrends phrase={first} horn={horn} settings={settings} tries={props.tries} />
-          )}
+          {family.skill === 'overtone' && <DrillClearTrends phrase={first} horn={horn} settings={settings} />}
           {family.table === 'scaleEnds' && <ScaleEndTable horn={horn} naming={naming} />}
           {cautionsOf(exercise).length > 0 && (
             <Box mt="6" maxW="prose" color="muted">

@@ -1,14 +1,10 @@
 import {
-  bendBySeconds,
   exerciseAsPlayed,
   exerciseUpTo,
   isOpenEnded,
   lengthBeats,
   scoreOf,
   secondsPerBeat,
-  wantedBySeconds,
-  writtenMarks,
-  writtenNotes,
   type DynamicScale,
   type Exercise,
   type ExerciseItem,
@@ -25,7 +21,6 @@ import {
   LABEL_FONT,
   MARK_FONT,
   NAME_FONT,
-  outlineStretches,
   paintInk,
   paintMarks,
   paintNames,
@@ -42,6 +37,7 @@ import { ownTimeBeats } from './ownTimeBeats.ts';
 import { paintBeats } from './paintBeats.ts';
 import { useSession, type VisitPhase } from '../../session/index.ts';
 import { shownNote } from './shownNote.ts';
+import { writtenOn } from './writtenOn.ts';
 import { shortNote } from '../../notation/index.ts';
 
 interface LivePageProps {
@@ -135,7 +131,7 @@ export function LivePage(props: LivePageProps) {
       if (!live.follower) return;
       const { place } = live.follower;
       const asked = upTo(place.index);
-      const beats = ownTimeBeats(exercise, score, place, zero, now).slice(0, scoreOf(asked).length);
+      const beats = ownTimeBeats(exercise, score, place, zero, now).slice(0, asked.phrases[0].items.length);
       const key = beats.map((each) => Math.ceil(each / GROWS_BEATS)).join();
       if (key === followed) return;
       followed = key;
@@ -250,19 +246,6 @@ export function LivePage(props: LivePageProps) {
       <div ref={cursor} className="page-cursor" style={{ height: height - beatRow - MARK_ROW - 8 }} />
     </div>
   );
-}
-
-/** All that is written of an exercise, by seconds from beat 0. */
-function writtenOn(exercise: Exercise, hornId: HornId, a4Hz: number) {
-  return {
-    exercise,
-    score: scoreOf(exercise),
-    length: lengthBeats(exercise) * secondsPerBeat(exercise),
-    stretches: outlineStretches(writtenNotes(exercise, hornId, a4Hz)),
-    wantedAt: wantedBySeconds(exercise),
-    bendAt: bendBySeconds(exercise),
-    marks: writtenMarks(exercise),
-  };
 }
 
 /** What stands over an item: its note, or what is to be done; null for a plain rest, where the paper is empty. */
