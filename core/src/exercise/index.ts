@@ -66,6 +66,7 @@ export {
   type Choices,
   type Family,
   type FamilyId,
+  type HeadlineId,
   type Home,
   type Option,
   type OptionName,

@@ -15,7 +15,7 @@ import { beatZeros, findItems, isSlurredTo } from './findItems.ts';
 import type { Found } from './follow.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import { judgeNonNoteItem } from './judgeNonNoteItem.ts';
-import { measureJoinedPeak, measureLine } from './judgeLine.ts';
+import { markBackInLine, measureJoinedPeak, measureLine } from './judgeLine.ts';
 import { judgeNote, type JudgedNote } from './judgeNote.ts';
 import { createJudgeContext, type JudgeContext } from './judgeContext.ts';
 import { matchDb } from './match.ts';
@@ -108,6 +108,7 @@ export function analyseTake(
       );
   });
 
+  markBackInLine(judged, judging.tolerance.swellErrorDb);
   matchNotes(score, judged);
   measureSubtones(score, judged, context.fullTones ?? {}, context.subtoneWindow ?? SUBTONE_WINDOW);
   measureRestarts(score, judged);

@@ -1,7 +1,7 @@
 import { noteTarget, onlyNote, type TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
-import { median, percentile } from '../stats/index.ts';
+import { percentile } from '../stats/index.ts';
 import { findToneSpan, onsetSeconds, partialOf } from '../tone/index.ts';
 import { changesOfTone } from './changeOfTone.ts';
 import { followScore, type Found } from './follow.ts';
@@ -9,6 +9,10 @@ import type { JudgeContext } from './judgeContext.ts';
 
 /** Farther from its note a tone is another note, unless it is a partial of the same tube. */
 const MOST_BEND_CENTS = 90;
+
+/** The median as a pitch that was heard: where half a tone is one pitch and half another, their mean was not. */
+const middlePitch = (pitches: Float32Array): number | undefined =>
+  pitches.toSorted()[Math.floor((pitches.length - 1) / 2)];
 
 /** A take of one note is one tone, whatever happens in it; anything else is followed. */
 export function findItems(judging: JudgeContext): (Found | null)[] {
@@ -24,7 +28,7 @@ export function findItems(judging: JudgeContext): (Found | null)[] {
   if (span === null) return [null];
   const pitches = track.columns.f0Hz.subarray(span.first, span.last + 1).filter((hz) => !Number.isNaN(hz));
   // Where it is bent, the note is what it is bent from: the highest that is kept.
-  const soundingHz = (note.bend ? percentile(Array.from(pitches), 90) : median(pitches)) ?? 0;
+  const soundingHz = (note.bend ? percentile(Array.from(pitches), 90) : middlePitch(pitches)) ?? 0;
   const { targetHz, tubeHz } = noteTarget(exercise, note, hornId, a4Hz);
   const isOther =
     Math.abs(centsBetween(soundingHz, targetHz)) > MOST_BEND_CENTS && partialOf(soundingHz, tubeHz) === null;

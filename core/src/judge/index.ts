@@ -30,7 +30,9 @@ export {
   type Finding,
   type FindingKind,
 } from './finding.ts';
-export type { Verdict } from './verdict.ts';
+export { rankFindings, type Verdict } from './verdict.ts';
+export { START_LIMITS } from './restarts.ts';
+export type { HoldCause } from './hold.ts';
 export type { WholeVerdict } from './wholeTake.ts';
 export { takeLoudness } from './takeLoudness.ts';
 export { learnScale, type TakeLoudness } from './learnScale.ts';

@@ -89,3 +89,17 @@ export function measureJoinedPeak(
   );
   return { peakOffsetBeats: peakOffsetBeats(curve, first.lengthBeats) };
 }
+
+/**
+ * Marks the notes that are back where the line was before a note that stood out of it: a step there and a step back are one fault, and it
+ * is that note's. `judged` by item, in order; a note beside a step within the band is left alone.
+ */
+export function markBackInLine(judged: ReadonlyMap<number, JudgedNote>, bandDb: number): void {
+  for (const [index, note] of judged) {
+    const before = judged.get(index - 1);
+    const [there, back] = [before?.measures.stepDb, note.measures.stepDb];
+    if (!before || before.isBackInLine || typeof there !== 'number' || typeof back !== 'number') continue;
+    if (Math.abs(there) > bandDb && Math.abs(back) > bandDb && Math.abs(there + back) <= bandDb)
+      note.isBackInLine = true;
+  }
+}

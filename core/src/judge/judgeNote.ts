@@ -15,6 +15,7 @@ import type { ItemMeasures, LineMeasures } from './measures.ts';
 import { measureNote, NO_ENDS } from './noteMeasures.ts';
 import type { NoteTrack } from './noteTrack.ts';
 import { responseMs } from './response.ts';
+import { wordColours } from './wordColours.ts';
 import { findStairs, peakOffsetBeats, wrongWayPercent, type Stair } from './swellMeasures.ts';
 import type { TakeEvent } from './takeEvent.ts';
 
@@ -32,6 +33,8 @@ export interface JudgedNote {
   hairpin: Hairpin | null;
   /** Out of another note without a break. */
   isSlurred: boolean;
+  /** The note before stood out of the line, and this one is where the line was. */
+  isBackInLine?: true;
 }
 
 /** What a drone in the sound makes unknowable. */
@@ -108,6 +111,7 @@ export function judgeNote(
     ...(note.bend && measureBend(track, span)),
     ...(note.judged?.includes('match') && { profileDb: profileOf(track, span) }),
     ...(note.judged?.includes('colour') && { centroidSpanHarmonics: centroidSpanHarmonics(read) }),
+    ...(note.words && { words: wordColours(note, read, onsetSeconds, secondsPerBeat) }),
     ...(context.droneSpoils && NO_PITCH),
     swellErrorDb: error?.rmsDb ?? null,
     levelOffsetDb: error?.offsetDb ?? null,

@@ -1,6 +1,7 @@
 import type { FiguresOf } from '../figures/index.ts';
 import type { HoldCause } from './hold.ts';
 import type { Profile } from './match.ts';
+import type { WordColour } from './wordColours.ts';
 
 /** What a soft tone on purpose turned out to be, beside the full tone of the same note. */
 export type ToneKind = 'full' | 'subtone' | 'weak';
@@ -40,6 +41,8 @@ export type LineMeasures = FiguresOf<'line'>;
 export interface AskedMeasures extends Partial<FiguresOf<'asked'>> {
   /** The colour of the steady part, to be matched. */
   profileDb?: Profile;
+  /** Of a note through several vowels, vowel by vowel. */
+  words?: WordColour[];
   /** Of a subtone, against the nearest full tone of its note in the phrase. */
   subtone?: SubtoneDepth | null;
 }

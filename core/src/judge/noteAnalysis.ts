@@ -88,6 +88,7 @@ export function noteAnalysis(
     tolerance,
     writtenSeconds: judging.written[index].item.lengthBeats * secondsPerBeat,
     isOwnTime,
+    isBackInLine: judged.isBackInLine === true,
     writtenEndSeconds: zero + endBeat * secondsPerBeat,
     partial: noteTarget(context.exercise, item, context.hornId, context.a4Hz).partial,
     heardPartial: judged.heardPartial,

@@ -51,6 +51,8 @@ export interface NoteHeard {
   onsetSeconds: number;
   tolerance: Tolerance;
   writtenSeconds: number;
+  /** The note before stood out of the line, and this one is where the line was. */
+  isBackInLine: boolean;
   /** Held until the player moves: it is short only where it hardly sounded. */
   isOwnTime: boolean;
   /** When it should end, on the take's clock. */
@@ -131,7 +133,12 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   if (note.attack === 'tongued' && heard.isJoined) found.push({ kind: 'notTongued' });
   found.push(...levelFindings(heard.level, tolerance), ...restartFindings(m, tolerance));
   found.push(...endFindings(heard, found));
-  if (m.onsetOffsetMs !== null && Math.abs(m.onsetOffsetMs) > tolerance.onsetMs)
+  // The time of a slide is told as a slide, not as coming late.
+  const slideMs = found.some(({ kind }) => kind === 'slowSlur') ? (m.slurMs ?? 0) : 0;
+  if (
+    m.onsetOffsetMs !== null &&
+    Math.abs(m.onsetOffsetMs) > tolerance.onsetMs + (m.onsetOffsetMs > 0 ? slideMs : 0)
+  )
     found.push({ kind: 'beat', ms: m.onsetOffsetMs });
   const stair = events.find((event) => event.type === 'stair');
   if (stair?.type === 'stair')
@@ -150,7 +157,8 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   if (m.swellErrorDb !== null && m.swellErrorDb > tolerance.swellErrorDb)
     found.push({ kind: isSteady ? 'unsteady' : 'swellError', db: m.swellErrorDb });
   const stepBand = tolerance.swellErrorDb + (heard.level.hairpin ? BEYOND_BAND_DB : 0);
-  if (m.stepDb !== null && Math.abs(m.stepDb) > stepBand) found.push({ kind: 'step', db: m.stepDb });
+  if (m.stepDb !== null && Math.abs(m.stepDb) > stepBand && !heard.isBackInLine)
+    found.push({ kind: 'step', db: m.stepDb });
   if (m.wrongWayPercent !== null && m.wrongWayPercent > WRONG_WAY_PERCENT)
     found.push({ kind: 'wrongWay', percent: m.wrongWayPercent });
   const airy = Math.min(AIRY_DB, (heard.usualSoftBreathDb ?? Infinity) + AIRIER_DB);

@@ -4,10 +4,8 @@ import type { JudgedNote } from './judgeNote.ts';
 import type { ItemMeasures } from './measures.ts';
 import type { Tolerance } from './tolerances.ts';
 
-/** A start is like the note it is held against within these. */
-const LEVEL_DB = 3;
-const BREATH_DB = 4;
-const COLOUR_PERCENT = 10;
+/** A start is like the note it is held against within these; in pitch within the band of the player's tolerance, usually this. */
+export const START_LIMITS = { levelDb: 3, breathDb: 4, colourPercent: 10, cents: 10 } as const;
 
 /** Every note that is begun anew, against the last note of its pitch in the phrase that was slurred to: what was slurred to is how it should sound. */
 export function measureRestarts(score: readonly TimedItem[], judged: ReadonlyMap<number, JudgedNote>): void {
@@ -40,9 +38,9 @@ export function restartFindings(m: ItemMeasures, { pitchCents }: Tolerance): Fin
   const { startLevelDb: level, startBreathDb: breath, startColourPercent: colour, startCents: cents } = m;
   const beyond = (value: number | null | undefined, most: number): value is number =>
     typeof value === 'number' && Math.abs(value) > most;
-  if (beyond(level, LEVEL_DB)) found.push({ kind: 'startLevel', db: level });
-  if (beyond(breath, BREATH_DB)) found.push({ kind: 'startBreath', db: breath });
-  if (beyond(colour, COLOUR_PERCENT)) found.push({ kind: 'startColour', percent: colour });
+  if (beyond(level, START_LIMITS.levelDb)) found.push({ kind: 'startLevel', db: level });
+  if (beyond(breath, START_LIMITS.breathDb)) found.push({ kind: 'startBreath', db: breath });
+  if (beyond(colour, START_LIMITS.colourPercent)) found.push({ kind: 'startColour', percent: colour });
   if (beyond(cents, pitchCents)) found.push({ kind: 'startPitch', cents });
   return found;
 }

@@ -79,6 +79,7 @@ function verdict(
     tolerance: TOLERANCES[level],
     writtenSeconds: 8,
     isOwnTime: false,
+    isBackInLine: false,
     writtenEndSeconds: 8.5,
     holeAfterMs: null,
     partial: 1,

@@ -1,3 +1,3 @@
 // What every drill is asked, as a table: written, played otherwise, and what a teacher would say. For tests and its command alone.
-export { runRow, type Ear, type VerdictRow } from './verdictTable.ts';
+export { flat, longer, marked, notes, runRow, type Ear, type VerdictRow } from './verdictTable.ts';
 export { VERDICT_ROWS } from './verdictRows.ts';

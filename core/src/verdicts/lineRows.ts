@@ -1,7 +1,7 @@
 import { scoreOf, type Exercise } from '../exercise/index.ts';
 import type { FindingKind } from '../judge/index.ts';
 import type { ItemFault } from '../standin/index.ts';
-import { notes, writtenOf, drillOf, type VerdictRow, type Drill } from './verdictTable.ts';
+import { FOUR, notes, writtenOf, drillOf, type VerdictRow, type Drill } from './verdictTable.ts';
 
 /** What joins notes, and all that is neither loudness, time nor pitch. */
 export function lineRows(): VerdictRow[] {
@@ -31,6 +31,31 @@ export function lineRows(): VerdictRow[] {
     const { hole, slide } = slurred(drill, 1);
     rows.push(hole, slide);
   }
+  for (const hornId of FOUR)
+    rows.push(
+      {
+        ...drillOf('fullScales', hornId, 3),
+        played: 'one note 8 dB softer: the one after it is where it belongs',
+        faults: [{ item: 6, kind: 'off', cents: 0, levelDb: -8 }],
+        wanted: { 6: ['place', 'step'] },
+        only: [6],
+      },
+      {
+        ...drillOf('fullScales', hornId, 3),
+        played: 'every second of six notes 8 dB softer',
+        faults: [4, 6, 8].map((item) => ({ item, kind: 'off', cents: 0, levelDb: -8 })),
+        wanted: { 4: ['place', 'step'], 6: ['place', 'step'], 8: ['place', 'step'] },
+        only: [4, 6, 8],
+      },
+      {
+        ...drillOf('fullScales', hornId, 3),
+        played: 'a note slid into over 200 ms is a slide, and not late',
+        faults: [{ item: 9, kind: 'slowSlur', glideMs: 200, overshootCents: 0 }],
+        wanted: { 9: ['slowSlur'] },
+        only: [9],
+        never: ['beat'],
+      },
+    );
   rows.push(
     {
       ...drillOf('quietDescent', 'alto'),
@@ -92,6 +117,13 @@ export function lineRows(): VerdictRow[] {
           ({ item }, index): [number, FindingKind[]][] => (item.kind === 'hum' ? [[index, ['hum']]] : []),
         ),
       ),
+    },
+    {
+      ...drillOf('longHold', 'alto', 0, { beats: 8 }),
+      played: 'slips to the octave for the second half: another note was not played',
+      faults: [{ item: 0, kind: 'slip', atSeconds: 4, lengthSeconds: 9, toPartial: 2 }],
+      wanted: { 0: ['jump'] },
+      never: ['wrongNote'],
     },
     {
       ...drillOf('longHold', 'alto', 0, { beats: 16 }),

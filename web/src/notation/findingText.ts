@@ -4,7 +4,8 @@ import type { TFunction } from 'i18next';
 import { decimals } from '../words/index.ts';
 import { noteText } from './NoteGlyph.tsx';
 
-type Put = Record<string, string | number>;
+/** What stands for the figures of a sentence. */
+export type Put = Record<string, string | number>;
 const size = (value: number, digits: number) => decimals(Math.abs(value), digits);
 const whole = (value: number) => Math.round(Math.abs(value));
 /** A player hears no tenth of what a hundredth of a second is. */
@@ -36,11 +37,17 @@ const PUT: Record<string, (value: number) => Put> = {
   airierDb: (db) => ({ airier: decimals(db, 0) }),
   softerDb: (db) => ({ softer: decimals(db, 0) }),
   harmonics: (harmonics) => ({ harmonics: size(harmonics, 1) }),
+  spanDb: (db) => ({ span: size(db, 0) }),
+  fallDb: (db) => ({ db: size(db, 0) }),
+  plusMinusDb: (db) => ({ plusMinus: size(db, 1) }),
   hz: (hz) => ({ hz: size(hz, 1) }),
   leastHz: (least) => ({ least }),
   mostHz: (most) => ({ most }),
   regularity: (share) => ({ percent: whole(100 * share) }),
 };
+
+/** What a figure puts into its sentence by its name; undefined where it is put in as it is. */
+export const putFigure = (name: string, value: number): Put | undefined => PUT[name]?.(value);
 
 /** A finding in words, with its figures. */
 export function findingText(finding: Finding, naming: NoteNaming, t: TFunction): string {

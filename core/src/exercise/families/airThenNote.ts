@@ -10,6 +10,7 @@ export const airThenNote = defineFamily({
   id: 'airThenNote',
   skill: 'start',
   purposes: ['start'],
+  headline: 'caught',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, Math.min(lowest + 12, highest - 9), lowest),
     airBeats: beatsOption(4, 2, 8),

@@ -11,6 +11,7 @@ const alone = (id: FamilyId, body: Body, pitchOf: (horn: Horn) => SoundingMidi) 
     id,
     skill: 'voicing',
     purposes: ['voicing'],
+    headline: 'bend',
     options(horn: Horn) {
       const usual = toWritten(pitchOf(horn), horn);
       return {

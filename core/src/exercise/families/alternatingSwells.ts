@@ -6,6 +6,7 @@ export const alternatingSwells = defineFamily({
   id: 'alternatingSwells',
   skill: 'swell',
   purposes: ['swell', 'start'],
+  headline: 'swells',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest + 3, highest, 70),
     form: choiceOption(['growFirst', 'fadeFirst', 'both'], 'both'),

@@ -9,6 +9,7 @@ export const beatsOnOff = defineFamily({
   id: 'beatsOnOff',
   skill: 'start',
   purposes: ['start', 'hold'],
+  headline: 'beats',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),
     to: noteOption(lowest, highest, 60),

@@ -7,6 +7,7 @@ export const beforeAfter = defineFamily({
   id: 'beforeAfter',
   skill: 'compare',
   purposes: ['compare'],
+  headline: 'compare',
   table: 'beforeAfter',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

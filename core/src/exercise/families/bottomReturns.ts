@@ -6,6 +6,7 @@ export const returnToBottom = defineFamily({
   id: 'returnToBottom',
   skill: 'voicing',
   purposes: ['voicing', 'line'],
+  headline: 'slurs',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, Math.min(lowest + 7, highest - 1), lowest),
     climb: halfStepsOption(12, 1, 24),
@@ -31,6 +32,7 @@ export const dropToBottom = defineFamily({
   id: 'dropToBottom',
   skill: 'start',
   purposes: ['start', 'voicing'],
+  headline: 'slurs',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, Math.min(lowest + 7, highest - FROM_STEPS[1]), lowest),
     beats: beatsOption(4, 2, 12),

@@ -8,6 +8,7 @@ export const breakDrill = defineFamily({
   id: 'breakDrill',
   skill: 'voicing',
   purposes: ['voicing', 'line'],
+  headline: 'slurs',
   options: ({ lowest, highest }) =>
     lowest > C5 || highest < F5
       ? null

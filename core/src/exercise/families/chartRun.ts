@@ -11,6 +11,7 @@ export const chartRunDrill = defineFamily({
   id: 'chartRun',
   skill: 'compare',
   purposes: ['compare', 'hold'],
+  headline: 'line',
   home: 'map',
   options: () => ({ notes: notesOption, beats: beatsOption(2, 1, 4), tempoBpm: tempoOption(80) }),
   write({ notes, beats }, { lowest, highest }) {
@@ -45,6 +46,7 @@ export const mouthpieceMove = defineFamily({
   id: 'mouthpieceMove',
   skill: 'compare',
   purposes: ['compare'],
+  headline: 'compare',
   home: 'mouthpiece',
   options: () =>
     ({ pull: pullOption, beats: beatsOption(4, 3, 8), tempoBpm: tempoOption(72) }) satisfies Options,

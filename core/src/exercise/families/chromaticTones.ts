@@ -6,6 +6,7 @@ export const chromaticTones = defineFamily({
   id: 'chromaticTones',
   skill: 'hold',
   purposes: ['hold', 'line'],
+  headline: 'steady',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, lowest),
     to: noteOption(lowest, highest, highest),

@@ -3,6 +3,7 @@ import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
 import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Pace, Phrase } from '../exercise.ts';
 import { USUAL_EXERCISE, USUAL_PHRASE } from '../usual.ts';
+import type { HeadlineId } from './headlineId.ts';
 import type { Skill } from './skill.ts';
 import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
 
@@ -70,6 +71,8 @@ export interface Family {
   /** What it counts as practice of. */
   readonly skill: Skill;
   readonly purposes: readonly Purpose[];
+  /** What it is asked. */
+  readonly headline: HeadlineId;
   /** Where its results are seen. */
   readonly home: Home;
   /** What its results are shown as besides, in a table of its own. */
@@ -91,6 +94,7 @@ interface FamilySpec<Own extends Options> {
   id: FamilyId;
   skill: Skill;
   purposes: readonly Purpose[];
+  headline: HeadlineId;
   home?: Home;
   table?: FamilyTable;
   isSingle?: true;
@@ -103,11 +107,12 @@ interface FamilySpec<Own extends Options> {
  * outside (`parseExercise`) takes thirty times as long as this and changes nothing on it.
  */
 export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family {
-  const { id, skill, purposes, home = 'shelf', table = null, isSingle = false, options, write } = spec;
+  const { id, skill, purposes, headline, home = 'shelf', table = null, isSingle = false, options, write } = spec;
   return {
     id,
     skill,
     purposes,
+    headline,
     home,
     table,
     isSingle,

@@ -34,6 +34,7 @@ export const fullScales = defineFamily({
   id: 'fullScales',
   skill: 'line',
   purposes: ['line'],
+  headline: 'line',
   options: () => ({
     key: choiceOption(['all', ...MAJOR_KEYS], 'all'),
     beats: beatsOption(1, 1, 4),
@@ -52,6 +53,7 @@ export const highScales = defineFamily({
   id: 'highScales',
   skill: 'line',
   purposes: ['line', 'voicing'],
+  headline: 'line',
   options: (horn) =>
     withHigh(horn, () => ({
       key: choiceOption(['all', ...MAJOR_KEYS], 'G'),
@@ -72,6 +74,7 @@ export const scaleEndDrill = defineFamily({
   id: 'scaleEnds',
   skill: 'line',
   purposes: ['line'],
+  headline: 'line',
   table: 'scaleEnds',
   options: () => ({
     end: choiceOption(['both', 'top', 'bottom'], 'both'),

@@ -6,6 +6,7 @@ export const hearHumPlay = defineFamily({
   id: 'hearHumPlay',
   skill: 'ear',
   purposes: ['ear'],
+  headline: 'hum',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),
     to: noteOption(lowest, highest, 71),

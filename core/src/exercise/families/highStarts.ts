@@ -18,6 +18,7 @@ export const highTries = defineFamily({
   id: 'highTries',
   skill: 'start',
   purposes: ['start', 'voicing', 'compare'],
+  headline: 'hits',
   options: (horn) =>
     withHigh(horn, () => ({
       ...highNoteOptions(),
@@ -44,6 +45,7 @@ export const highImagine = defineFamily({
   id: 'highImagine',
   skill: 'ear',
   purposes: ['ear', 'voicing'],
+  headline: 'hits',
   options: (horn) =>
     withHigh(horn, () => ({
       ...highNoteOptions(),
@@ -71,6 +73,7 @@ export const highByOvertone = defineFamily({
   id: 'highByOvertone',
   skill: 'voicing',
   purposes: ['voicing'],
+  headline: 'hits',
   options: (horn) =>
     withHigh(horn, () =>
       horn.lowest > LAST_FUNDAMENTAL
@@ -108,6 +111,7 @@ export const highByStep = defineFamily({
   id: 'highByStep',
   skill: 'line',
   purposes: ['line', 'voicing'],
+  headline: 'hits',
   options: (horn) =>
     withHigh(horn, () => ({
       ...highNoteOptions(),

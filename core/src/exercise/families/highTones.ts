@@ -17,6 +17,7 @@ export const highHold = defineFamily({
   id: 'highHold',
   skill: 'hold',
   purposes: ['hold', 'voicing'],
+  headline: 'hold',
   options: (horn) =>
     withHigh(horn, () => ({
       ...highNoteOptions(),
@@ -44,6 +45,7 @@ export const highSwell = defineFamily({
   id: 'highSwell',
   skill: 'swell',
   purposes: ['swell', 'voicing'],
+  headline: 'swell',
   options: (horn) =>
     withHigh(horn, () => ({
       ...highNoteOptions(),
@@ -76,6 +78,7 @@ export const voicingDrop = defineFamily({
   id: 'voicingDrop',
   skill: 'voicing',
   purposes: ['voicing'],
+  headline: 'bend',
   options: (horn) =>
     withHigh(horn, () => ({
       ...highNoteOptions(),

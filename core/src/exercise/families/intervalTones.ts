@@ -8,6 +8,7 @@ export const intervalTones = defineFamily({
   id: 'intervalTones',
   skill: 'ear',
   purposes: ['ear', 'hold'],
+  headline: 'interval',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 1, lowest + 4),
     widest: halfStepsOption(13, 1, 24),

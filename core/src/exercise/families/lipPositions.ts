@@ -8,6 +8,7 @@ export const lipPositions = defineFamily({
   id: 'lipPositions',
   skill: 'start',
   purposes: ['start', 'compare'],
+  headline: 'lips',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, lowest),
     airBeats: beatsOption(4, 2, 8),

@@ -6,6 +6,7 @@ export const longHold = defineFamily({
   id: 'longHold',
   skill: 'hold',
   purposes: ['hold'],
+  headline: 'hold',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),
     beats: beatsOption(32, 8, 64),

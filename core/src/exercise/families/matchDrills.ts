@@ -11,6 +11,7 @@ export const overtoneMatch = defineFamily({
   id: 'overtoneMatch',
   skill: 'overtone',
   purposes: ['compare', 'voicing'],
+  headline: 'match',
   options: (horn) =>
     withTubes(horn, () =>
       partialNote(horn.lowest, 2) > horn.highest
@@ -52,6 +53,7 @@ export const openedTone = defineFamily({
   id: 'openedTone',
   skill: 'compare',
   purposes: ['compare', 'voicing'],
+  headline: 'match',
   options: ({ lowest, highest }) =>
     lowest > OPENED_NOTE || highest < OPENED_NOTE
       ? null

@@ -10,6 +10,7 @@ export const octaveRestart = defineFamily({
   id: 'octaveRestart',
   skill: 'start',
   purposes: ['start', 'voicing'],
+  headline: 'restarts',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 12, 67),
     to: noteOption(lowest, highest - 12, lowest),

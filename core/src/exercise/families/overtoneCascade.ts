@@ -9,6 +9,7 @@ export const overtoneCascade = defineFamily({
   id: 'overtoneCascade',
   skill: 'overtone',
   purposes: ['voicing', 'line'],
+  headline: 'slurs',
   options: (horn) =>
     withTubes(horn, () => ({
       note: tubeOption(horn, LAST_FUNDAMENTAL),

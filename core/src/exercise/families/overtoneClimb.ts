@@ -9,6 +9,7 @@ export const overtoneClimb = defineFamily({
   id: 'overtoneClimb',
   skill: 'overtone',
   purposes: ['voicing'],
+  headline: 'slurs',
   options: (horn) =>
     withTubes(horn, () => ({
       note: tubeOption(horn),

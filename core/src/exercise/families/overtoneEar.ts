@@ -9,6 +9,7 @@ export const overtoneEar = defineFamily({
   id: 'overtoneEar',
   skill: 'overtone',
   purposes: ['ear', 'voicing'],
+  headline: 'hits',
   options: (horn) =>
     withTubes(horn, () => ({
       note: tubeOption(horn),

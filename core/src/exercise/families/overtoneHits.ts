@@ -18,6 +18,7 @@ export const overtoneHits = defineFamily({
   id: 'overtoneHits',
   skill: 'overtone',
   purposes: ['start', 'voicing'],
+  headline: 'hits',
   options: (horn) =>
     withTubes(horn, () => ({
       note: tubeOption(horn),

@@ -14,6 +14,7 @@ export const overtoneScale = defineFamily({
   id: 'overtoneScale',
   skill: 'overtone',
   purposes: ['line', 'voicing'],
+  headline: 'line',
   options: ({ lowest, highest }) =>
     lowest > 62 || highest < SCALE_TO - 1
       ? null

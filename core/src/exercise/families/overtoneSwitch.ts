@@ -17,6 +17,7 @@ export const overtoneSwitch = defineFamily({
   id: 'overtoneSwitch',
   skill: 'overtone',
   purposes: ['voicing'],
+  headline: 'slurs',
   options: (horn) =>
     withTubes(horn, () =>
       partialNote(horn.lowest, 2) > horn.highest

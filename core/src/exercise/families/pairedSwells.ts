@@ -6,6 +6,7 @@ export const pairedSwells = defineFamily({
   id: 'pairedSwells',
   skill: 'swell',
   purposes: ['swell'],
+  headline: 'swells',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 1, lowest),
     to: noteOption(lowest, highest - 1, lowest + 11),

@@ -9,6 +9,7 @@ export const quietDescent = defineFamily({
   id: 'quietDescent',
   skill: 'swell',
   purposes: ['swell', 'line'],
+  headline: 'descent',
   options: ({ lowest, highest, transposition }) => ({
     note: noteOption(lowest + 3, Math.min(lowest + 12, highest), lowest + 3),
     // The larger horns take more air.

@@ -9,6 +9,7 @@ export const singleSwell = defineFamily({
   id: 'swell',
   skill: 'swell',
   purposes: ['swell'],
+  headline: 'swell',
   isSingle: true,
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),

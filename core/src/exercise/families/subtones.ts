@@ -26,6 +26,7 @@ export const fullToSubtone = defineFamily({
   id: 'fullToSubtone',
   skill: 'subtone',
   purposes: ['voicing'],
+  headline: 'subtone',
   home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST
@@ -51,6 +52,7 @@ export const subtoneFromAir = defineFamily({
   id: 'subtoneFromAir',
   skill: 'subtone',
   purposes: ['start', 'voicing'],
+  headline: 'subtone',
   home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST
@@ -87,6 +89,7 @@ export const subtoneStarts = defineFamily({
   id: 'subtoneStarts',
   skill: 'subtone',
   purposes: ['start', 'voicing'],
+  headline: 'subtone',
   home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST
@@ -118,6 +121,7 @@ export const subtoneVibrato = defineFamily({
   id: 'subtoneVibrato',
   skill: 'subtone',
   purposes: ['voicing', 'hold'],
+  headline: 'vibrato',
   home: 'subtone',
   options: ({ lowest, highest }) =>
     lowest > BEST

@@ -9,6 +9,7 @@ export const threeZones = defineFamily({
   id: 'threeZones',
   skill: 'hold',
   purposes: ['hold'],
+  headline: 'hold',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest + END_STEPS + 1, highest - END_STEPS - 1, 69),
     low: noteOption(lowest, lowest + END_STEPS, lowest + END_STEPS),

@@ -13,6 +13,7 @@ export const vibratoTones = defineFamily({
   id: 'vibratoTones',
   skill: 'hold',
   purposes: ['hold', 'voicing'],
+  headline: 'vibrato',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest, 67),
     vibrato: choiceOption(['offSlowNormal', 'slow', 'normal'], 'offSlowNormal'),

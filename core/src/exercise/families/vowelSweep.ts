@@ -8,6 +8,7 @@ export const vowelSweep = defineFamily({
   id: 'vowelSweep',
   skill: 'voicing',
   purposes: ['voicing'],
+  headline: 'vowels',
   options: ({ lowest }) => ({
     note: noteOption(lowest, lowest + 7, lowest),
     beats: beatsOption(2, 1, 4),

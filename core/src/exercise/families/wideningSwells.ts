@@ -10,6 +10,7 @@ const widening = (id: FamilyId, direction: 1 | -1, isUsual: (lowest: number, hig
     id,
     skill: 'swell',
     purposes: ['swell', 'line'],
+    headline: 'swells',
     options: ({ lowest, highest }) => ({
       note: noteOption(
         direction > 0 ? lowest : lowest + 1,

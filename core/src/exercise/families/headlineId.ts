@@ -1,0 +1,22 @@
+/** Which question a drill is asked; what answers it is written in `headline`. */
+export type HeadlineId =
+  | 'beats'
+  | 'bend'
+  | 'caught'
+  | 'compare'
+  | 'descent'
+  | 'hits'
+  | 'hold'
+  | 'hum'
+  | 'interval'
+  | 'line'
+  | 'lips'
+  | 'match'
+  | 'restarts'
+  | 'slurs'
+  | 'steady'
+  | 'subtone'
+  | 'swell'
+  | 'swells'
+  | 'vibrato'
+  | 'vowels';

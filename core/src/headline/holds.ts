@@ -1,0 +1,40 @@
+import { NO_ANSWER, type Answers } from './answer.ts';
+import { measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import type { Statement } from './statement.ts';
+import { mean } from '../stats/index.ts';
+
+/** A tone is let go a little before the click that ends it. */
+const EARLY_BEATS = 0.25;
+
+/** Whole clicks in so many beats. */
+export const clicksIn = (beats: number): number => Math.floor(beats + EARLY_BEATS);
+
+/** Whole clicks for which a note stayed good. */
+const clicksOf = ({ measures }: PlayedNote): number | null =>
+  typeof measures?.holdBeats === 'number' ? clicksIn(measures.holdBeats) : null;
+
+/** For how many clicks a note stayed good, and why no longer; of several tries the longest, of several notes each. */
+export const holdAnswer: Answers = (takes) => {
+  const open = notesIn(takes).filter(({ written }) => written.open);
+  const names = [...new Set(open.map(({ written }) => written.writtenMidi))];
+  const statements = names.flatMap((midi): Statement[] => {
+    const tries = open.filter(({ written }) => written.writtenMidi === midi);
+    const best = most(tries, clicksOf);
+    const cause = best?.measures?.holdCause;
+    const count = best && clicksOf(best);
+    if (!cause || count === null) return [];
+    return [{ kind: 'held', count, cause, note: names.length > 1 ? nameOf(best.written) : null }];
+  });
+  return statements.length === 0 ? NO_ANSWER : { statements, tells: ['held'] };
+};
+
+/** Counted notes: how near to the beat they begin, and when they end. */
+export const beatsAnswer: Answers = (takes) => {
+  const notes = notesIn(takes);
+  const statements: Statement[] = [];
+  const onsets = measured(notes, ({ measures }) => measures?.onsetOffsetMs).map(Math.abs);
+  const ends = measured(notes, ({ measures }) => measures?.endOffsetMs);
+  if (onsets.length > 0) statements.push({ kind: 'begins', ms: Math.max(...onsets) });
+  if (ends.length > 0) statements.push({ kind: 'ends', ms: mean(ends) });
+  return { statements, tells: ['endBeat'] };
+};

@@ -1,0 +1,13 @@
+// The answer to what a drill is asked, from what was judged: statements with their figures. The interface has the words.
+export { headlineOf, type Fault, type Headline } from './headline.ts';
+export type { PlayedTake } from './played.ts';
+export { recordOf, type DrillRecord, type Past } from './record.ts';
+export {
+  SAME_CENTS,
+  STATEMENTS,
+  wordingOf,
+  type NamedNote,
+  type Statement,
+  type StatementKind,
+} from './statement.ts';
+export { clicksIn } from './holds.ts';

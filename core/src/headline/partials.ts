@@ -1,0 +1,131 @@
+import { isNeutral, type FindingKind } from '../judge/index.ts';
+import { median } from '../stats/index.ts';
+import { NO_ANSWER, type Answers } from './answer.ts';
+import { measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import type { SlurWay, Statement } from './statement.ts';
+
+/** What makes a change from one note to the next audible. */
+const CHANGE_FAULTS: readonly FindingKind[] = [
+  'missed',
+  'wrongNote',
+  'lowPartial',
+  'highPartial',
+  'fellBack',
+  'jump',
+  'gap',
+  'slurGap',
+  'slowSlur',
+  'overshoot',
+  'firstPartial',
+  'crack',
+  'restart',
+  'breath',
+  'gapBreath',
+  'onlySquawk',
+];
+/** What sounded was not the note. */
+const NOT_SPOKEN: readonly FindingKind[] = [
+  'missed',
+  'onlySquawk',
+  'wrongNote',
+  'lowPartial',
+  'highPartial',
+  'fellBack',
+];
+const has = ({ heard }: PlayedNote, kinds: readonly FindingKind[]) =>
+  heard.verdict?.findings.some(({ kind }) => kinds.includes(kind)) ?? false;
+const isOvertone = ({ written }: PlayedNote) =>
+  written.fingered !== null && written.fingered !== written.writtenMidi;
+
+type Change = readonly [PlayedNote, PlayedNote];
+
+/** How a drill moves from note to note: down or up one tube, from one fingering of a pitch to another, or over fingers. */
+function wayOf(changes: readonly Change[]): SlurWay {
+  const steps = changes.map(([from, to]) => to.written.writtenMidi - from.written.writtenMidi);
+  if (steps.every((step) => step === 0)) return 'changed';
+  const tube = ({ written }: PlayedNote) => written.fingered ?? written.writtenMidi;
+  if (!changes.every(([from, to]) => tube(from) === tube(to))) return 'moved';
+  return steps.every((step) => step < 0) ? 'fell' : 'climbed';
+}
+
+/** Note to note in one tone: how many changes were seamless, and which overtone took longest to stand clear. */
+export const slursAnswer: Answers = (takes) => {
+  const notes = notesIn(takes);
+  const changes = notes.flatMap((note, i): Change[] =>
+    i > 0 && notes[i - 1].take === note.take ? [[notes[i - 1], note]] : [],
+  );
+  if (changes.length === 0) return NO_ANSWER;
+  const clean = changes.filter(([, to]) => !has(to, CHANGE_FAULTS)).length;
+  const statements: Statement[] = [{ kind: 'slurred', way: wayOf(changes), clean, of: changes.length }];
+  const slowest = most(notes.filter(isOvertone), ({ measures }) => measures?.clearSeconds);
+  if (slowest?.measures?.clearSeconds != null)
+    statements.push({
+      kind: 'slowestClear',
+      note: nameOf(slowest.written),
+      seconds: slowest.measures.clearSeconds,
+    });
+  return { statements, tells: [] };
+};
+
+/** Straight to one note, again and again: how often it spoke, how the first try went, what sounded instead. */
+export const hitsAnswer: Answers = (takes) => {
+  const all = notesIn(takes);
+  const target = all.at(-1)?.written;
+  const tries = all.filter(
+    ({ written }) => written.writtenMidi === target?.writtenMidi && written.fingered === target.fingered,
+  );
+  if (tries.length === 0) return NO_ANSWER;
+  const spoke = tries.filter((note) => note.measures !== null && !has(note, NOT_SPOKEN));
+  const statements: Statement[] = [{ kind: 'spokeOf', clean: spoke.length, of: tries.length }];
+  const [first] = tries;
+  const seconds = first.measures?.clearSeconds;
+  if (spoke.includes(first) && typeof seconds === 'number')
+    statements.push({ kind: 'firstTry', seconds, of: tries.length });
+  const cents = median(measured(spoke, ({ measures }) => measures?.centsMean));
+  if (cents !== null) statements.push({ kind: 'pitch', cents });
+  const instead = tries.flatMap((note) =>
+    has(note, ['lowPartial', 'highPartial', 'fellBack']) && note.heard.heardPartial
+      ? [note.heard.heardPartial]
+      : [],
+  );
+  const partial = most([...new Set(instead)], (each) => instead.filter((other) => other === each).length);
+  if (partial !== null)
+    statements.push({
+      kind: 'insteadPartial',
+      partial,
+      count: instead.filter((each) => each === partial).length,
+    });
+  const squawks = tries.filter((note) => has(note, ['onlySquawk', 'squawk'])).length;
+  if (squawks > 0) statements.push({ kind: 'squawks', count: squawks });
+  return { statements, tells: [...NOT_SPOKEN, 'squawk'] };
+};
+
+/** Two sounds of one pitch: how near they came. */
+export const matchAnswer: Answers = (takes) => {
+  const notes = notesIn(takes);
+  const second = notes.filter(({ measures }) => typeof measures?.matchDb === 'number');
+  const middle = (figure: (note: PlayedNote) => number | null | undefined) =>
+    median(measured(second, figure));
+  const db = middle(({ measures }) => measures?.matchDb);
+  const cents = middle(({ measures }) => measures?.matchCents);
+  if (db === null || cents === null) return NO_ANSWER;
+  const statements: Statement[] = [{ kind: 'matched', db, cents: Math.abs(cents) }];
+  const firstOf = ({ take, written }: PlayedNote) =>
+    notes.find((note) => note.take === take && note.written.writtenMidi === written.writtenMidi)?.measures;
+  const percent = middle((note) => {
+    const [from, to] = [firstOf(note)?.centroidHarmonics, note.measures?.centroidHarmonics];
+    return from && to ? 100 * (to / from - 1) : null;
+  });
+  const air = middle((note) => {
+    const [from, to] = [firstOf(note)?.noiseToHarmonicDb, note.measures?.noiseToHarmonicDb];
+    return typeof from === 'number' && typeof to === 'number' ? to - from : null;
+  });
+  if (percent !== null && Math.abs(percent) >= 5) statements.push({ kind: 'matchColour', percent });
+  if (air !== null && Math.abs(air) >= 3) statements.push({ kind: 'matchAir', db: air });
+  return {
+    statements,
+    tells: notes.every((note) => note.heard.verdict?.findings.every(isNeutral) ?? true)
+      ? []
+      : ['colourApart', 'pitchApart'],
+  };
+};

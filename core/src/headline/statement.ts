@@ -1,0 +1,181 @@
+import type { DynamicMark, NoteItem } from '../exercise/index.ts';
+import { AT_ONCE_SECONDS, type HoldCause } from '../judge/index.ts';
+
+/** A note as it is called: what sounds, by which fingering, and as what. */
+export type NamedNote = Pick<NoteItem, 'writtenMidi' | 'fingered' | 'tone'>;
+
+/** Which of several wordings says a statement: '' where there is one. */
+interface StatementRow<Payload> {
+  forms: readonly string[];
+  formOf(payload: Payload): string;
+}
+
+const row = <Payload>(
+  forms: readonly string[] = [''],
+  formOf: (payload: Payload) => string = () => '',
+): StatementRow<Payload> => ({ forms, formOf });
+
+/** Nobody hears these as a difference. */
+export const SAME_CENTS = 3;
+export const SAME_DB = 0.5;
+export const SAME_MS = 20;
+
+/** One wording for each side of a figure, and one for what nobody hears. */
+const sided = <Payload>(
+  [below, same, above]: readonly [string, string, string],
+  figure: (payload: Payload) => number,
+  least: number,
+) =>
+  row<Payload>([below, same, above], (payload) => {
+    const value = figure(payload);
+    return Math.abs(value) < least ? same : value < 0 ? below : above;
+  });
+
+type Of = { clean: number; of: number };
+/** Of one there is no counting. */
+const shareForms = ['', 'One', 'NotOne'] as const;
+const shareForm = ({ clean, of }: Of) => (of > 1 ? '' : clean === 1 ? 'One' : 'NotOne');
+const share = row<Of>(shareForms, shareForm);
+
+/** What a headline may say, a row each, with its figures; the interface has the words: `headline.` and its name with its form. */
+export const STATEMENTS = {
+  /** A hairpin: its span, and what the pitch did from soft to loud. */
+  swell: sided<{ from: DynamicMark; to: DynamicMark; spanDb: number; cents: number }>(
+    ['Lower', 'Same', 'Higher'],
+    ({ cents }) => cents,
+    SAME_CENTS,
+  ),
+  even: row(),
+  /** Over several hairpins the one whose pitch went farthest. */
+  worstSwell: sided<{ note: NamedNote; cents: number; of: number }>(
+    ['Lower', 'Same', 'Higher'],
+    ({ cents }) => cents,
+    SAME_CENTS,
+  ),
+  /** From the first note of a descent to its last. */
+  fall: row<{ note: NamedNote; fallDb: number; under: NamedNote }>(['', 'None'], ({ fallDb }) =>
+    fallDb < SAME_DB ? 'None' : '',
+  ),
+  unbroken: row(),
+  caught: row<{ mark: DynamicMark; seconds: number | null }>(['', 'After'], ({ seconds }) =>
+    seconds === null ? '' : 'After',
+  ),
+  /** How often something else than the note spoke first. */
+  overtoneFirst: row<{ count: number; of: number }>(['', 'Once', 'Never'], ({ count, of }) =>
+    count === 0 ? 'Never' : of === 1 ? 'Once' : '',
+  ),
+  softestBeforeAir: row<{ mark: DynamicMark }>(),
+  spokeOf: share,
+  /** Which side let more air through, by how much, in how many pairs; the interval where it could be nothing. */
+  lips: row<{
+    side: string;
+    other: string;
+    db: number;
+    clean: number;
+    of: number;
+    isClear: boolean;
+    plusMinusDb: number | null;
+  }>(['Once', 'OnceSame', 'Clear', 'Unclear'], ({ of, isClear }) =>
+    of === 1 ? (isClear ? 'Once' : 'OnceSame') : isClear ? 'Clear' : 'Unclear',
+  ),
+  startsAlike: share,
+  /** One start beside the note that was slurred to: by how much it differs, where that is heard. */
+  startDiffers: row<{
+    number: number;
+    db: number | null;
+    percent: number | null;
+    airDb: number | null;
+    cents: number | null;
+  }>(),
+  responses: row<{ list: readonly number[] }>(),
+  slurred: row<Of & { way: SlurWay }>(shareForms, shareForm),
+  slowestClear: row<{ note: NamedNote; seconds: number }>(['', 'AtOnce'], ({ seconds }) =>
+    seconds < AT_ONCE_SECONDS ? 'AtOnce' : '',
+  ),
+  firstTry: row<{ seconds: number; of: number }>(
+    ['', 'AtOnce', 'Only', 'OnlyAtOnce'],
+    ({ seconds, of }) => `${of === 1 ? 'Only' : ''}${seconds < AT_ONCE_SECONDS ? 'AtOnce' : ''}`,
+  ),
+  /** Where the pitch of several tries lay, by their median. */
+  pitch: sided<{ cents: number }>(['Flat', 'Same', 'Sharp'], ({ cents }) => cents, SAME_CENTS),
+  insteadPartial: row<{ partial: number; count: number }>(['', 'Fundamental'], ({ partial }) =>
+    partial === 1 ? 'Fundamental' : '',
+  ),
+  squawks: row<{ count: number }>(),
+  matched: row<{ db: number; cents: number }>(),
+  /** Which way one of two sounds lies from the other. */
+  matchColour: sided<{ percent: number }>(['Darker', 'Same', 'Brighter'], ({ percent }) => percent, 5),
+  matchAir: sided<{ db: number }>(['Clearer', 'Same', 'Airier'], ({ db }) => db, 3),
+  /** Whole beats of the metronome for which a note stayed good. */
+  held: row<{ count: number; cause: HoldCause; note: NamedNote | null }>(
+    ['', 'On', 'Completed', 'OnCompleted'],
+    ({ cause, note }) => `${note ? 'On' : ''}${cause === 'completed' ? 'Completed' : ''}`,
+  ),
+  begins: row<{ ms: number }>(),
+  ends: sided<{ ms: number }>(['Early', 'Same', 'Late'], ({ ms }) => ms, SAME_MS),
+  subtone: row<{ note: NamedNote; airierDb: number; softerDb: number; tone: 'full' | 'weak' | 'subtone' }>(
+    ['Full', 'Weak', 'Subtone'],
+    ({ tone }) => ({ full: 'Full', weak: 'Weak', subtone: 'Subtone' })[tone],
+  ),
+  subtones: share,
+  byTongue: row<{ count: number; of: number }>(['', 'Once', 'Never'], ({ count, of }) =>
+    count === 0 ? 'Never' : of === 1 ? 'Once' : '',
+  ),
+  vibrato: row<{ hz: number; cents: number; percent: number; asked: 'slow' | 'normal' }>(
+    ['Slow', 'Normal'],
+    ({ asked }) => (asked === 'slow' ? 'Slow' : 'Normal'),
+  ),
+  /** In half steps from the note before. */
+  interval: sided<{ halfSteps: number; cents: number; base: NamedNote; note: NamedNote }>(
+    ['Flat', 'Same', 'Sharp'],
+    ({ cents }) => cents,
+    SAME_CENTS,
+  ),
+  /** After it landed off: where it was left, or how soon it settled. */
+  settled: row<{ ms: number }>(['', 'AtOnce'], ({ ms }) => (ms < SAME_MS ? 'AtOnce' : '')),
+  landed: sided<{ note: NamedNote; cents: number }>(
+    ['Flat', 'Same', 'Sharp'],
+    ({ cents }) => cents,
+    SAME_CENTS,
+  ),
+  hummed: sided<{ cents: number }>(['Flat', 'Same', 'Sharp'], ({ cents }) => cents, SAME_CENTS),
+  landedWithin: row<Of & { withinCents: number }>(),
+  bent: row<{ cents: number }>(),
+  back: row<{ cents: number }>(['', 'Exact'], ({ cents }) => (Math.abs(cents) < SAME_CENTS ? 'Exact' : '')),
+  vowels: row<{ darkest: string; brightest: string; withinCents: number }>(),
+  /** Of several notes, how many stand out. */
+  line: row<{ count: number; outstanding: number }>(['', 'None'], ({ outstanding }) =>
+    outstanding === 0 ? 'None' : '',
+  ),
+  /** A note held at one level. */
+  steady: sided<{ note: NamedNote; cents: number; withinCents: number }>(
+    ['Flat', 'Same', 'Sharp'],
+    ({ cents }) => cents,
+    SAME_CENTS,
+  ),
+  levelWithin: row<{ db: number }>(),
+  /** After against before: what differs by more than the tones differ by themselves. */
+  afterPitch: sided<{ cents: number }>(['Flatter', 'Same', 'Sharper'], ({ cents }) => cents, 0),
+  afterLevel: sided<{ db: number }>(['Softer', 'Same', 'Louder'], ({ db }) => db, 0),
+  afterSame: row<{ before: number; after: number }>(),
+  lastTime: row<{ figure: number; digits: number }>(),
+  best: row<{ figure: number; digits: number; note: NamedNote }>(),
+  isBest: row(),
+} as const;
+
+export type SlurWay = 'fell' | 'climbed' | 'changed' | 'moved';
+
+export type StatementKind = keyof typeof STATEMENTS;
+type PayloadOf<Kind extends StatementKind> =
+  (typeof STATEMENTS)[Kind] extends StatementRow<infer Payload> ? Payload : never;
+
+/** One clause of a headline, with its figures. */
+export type Statement = {
+  [Kind in StatementKind]: unknown extends PayloadOf<Kind>
+    ? { kind: Kind }
+    : { kind: Kind } & PayloadOf<Kind>;
+}[StatementKind];
+
+/** The name of the wording that says it. */
+export const wordingOf = (statement: Statement): string =>
+  statement.kind + (STATEMENTS[statement.kind] as StatementRow<Statement>).formOf(statement);

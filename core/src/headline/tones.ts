@@ -1,0 +1,90 @@
+import type { NoteItem } from '../exercise/index.ts';
+import type { FindingKind } from '../judge/index.ts';
+import { median } from '../stats/index.ts';
+import { NO_ANSWER, type Answer, type Answers } from './answer.ts';
+import { measured, most, notesIn, type PlayedNote } from './played.ts';
+import type { NamedNote, Statement } from './statement.ts';
+
+const has = ({ heard }: PlayedNote, kind: FindingKind) =>
+  heard.verdict?.findings.some((finding) => finding.kind === kind) ?? false;
+
+/** Where it is asked whether it is a subtone, its name does not say so. */
+const toneless = (note: NoteItem): NamedNote => ({ writtenMidi: note.writtenMidi, fingered: note.fingered });
+
+/** Is it a subtone? Of several: how many are, and the one that is farthest from one. */
+export const subtoneAnswer: Answers = (takes) => {
+  const asked = notesIn(takes).filter(({ written }) => written.tone === 'subtone');
+  const judged = asked.filter(({ measures }) => measures?.subtone);
+  const clean = judged.filter(({ measures }) => measures?.subtone?.kind === 'subtone');
+  const least = most(judged, ({ measures }) => {
+    const subtone = measures?.subtone;
+    return subtone ? (subtone.kind === 'subtone' ? -1e3 : 0) - subtone.airierDb : null;
+  });
+  const subtone = least?.measures?.subtone;
+  if (!least || !subtone) return NO_ANSWER;
+  const { airierDb, softerDb, kind: tone } = subtone;
+  const statements: Statement[] = [];
+  if (judged.length > 1) statements.push({ kind: 'subtones', clean: clean.length, of: judged.length });
+  if (judged.length === 1 || tone !== 'subtone')
+    statements.push({ kind: 'subtone', note: toneless(least.written), airierDb, softerDb, tone });
+  const starts = asked.filter(({ written }) => written.attack === 'breath');
+  if (starts.length > 0)
+    statements.push({
+      kind: 'byTongue',
+      count: starts.filter((note) => has(note, 'byTongue')).length,
+      of: starts.length,
+    });
+  return { statements, tells: ['stillFull', 'weakTone', 'subtone', 'byTongue'] };
+};
+
+/** A straight tone and one that swings on purpose: how fast, how far, how evenly. */
+export const vibratoAnswer: Answers = (takes) => {
+  const notes = notesIn(takes);
+  const { statements, tells }: Answer = notes.some(({ written }) => written.tone === 'subtone')
+    ? subtoneAnswer(takes)
+    : NO_ANSWER;
+  const swings = (['slow', 'normal'] as const).flatMap((asked): Statement[] => {
+    const swinging = notes.filter(
+      ({ written, measures }) => written.vibrato === asked && measures?.vibratoHz,
+    );
+    const middle = (figure: 'vibratoHz' | 'vibratoCents' | 'vibratoRegularity') =>
+      median(measured(swinging, ({ measures }) => measures?.[figure]));
+    const [hz, cents, regularity] = [
+      middle('vibratoHz'),
+      middle('vibratoCents'),
+      middle('vibratoRegularity'),
+    ];
+    return hz === null || cents === null
+      ? []
+      : [{ kind: 'vibrato', asked, hz, cents, percent: 100 * (regularity ?? 0) }];
+  });
+  return { statements: [...statements, ...swings], tells: [...tells, 'vibratoUneven', 'vibrato'] };
+};
+
+/** How far a note was bent down with its tone kept, and how near it came back. */
+export const bendAnswer: Answers = (takes) => {
+  const deepest = most(notesIn(takes), ({ measures }) => measures?.bendRangeCents);
+  const { bendRangeCents, bendBackCents } = deepest?.measures ?? {};
+  if (typeof bendRangeCents !== 'number') return NO_ANSWER;
+  const statements: Statement[] = [{ kind: 'bent', cents: bendRangeCents }];
+  if (typeof bendBackCents === 'number') statements.push({ kind: 'back', cents: Math.abs(bendBackCents) });
+  return { statements, tells: ['bendShort', 'bendBack', 'bent'] };
+};
+
+/** Which vowel is dark and which bright, and how far the pitch moved with them. */
+export const vowelsAnswer: Answers = (takes) => {
+  const notes = notesIn(takes);
+  if (notes.every((note) => has(note, 'colourStill'))) return NO_ANSWER;
+  const words = notes.flatMap(({ measures }) => measures?.words ?? []);
+  const texts = [...new Set(words.map(({ text }) => text))];
+  const brightness = (text: string) =>
+    median(words.filter((word) => word.text === text).map(({ centroidHarmonics }) => centroidHarmonics)) ?? 0;
+  const darkest = most(texts, (text) => -brightness(text));
+  const brightest = most(texts, brightness);
+  if (darkest === null || brightest === null || darkest === brightest) return NO_ANSWER;
+  const cents = texts.map(
+    (text) => median(words.filter((word) => word.text === text).map((word) => word.cents)) ?? 0,
+  );
+  const withinCents = (Math.max(...cents) - Math.min(...cents)) / 2;
+  return { statements: [{ kind: 'vowels', darkest, brightest, withinCents }], tells: ['colourMoved'] };
+};

@@ -1,0 +1,22 @@
+import type { NamedNote } from '@inner-hum/core/headline';
+import type { NoteNaming } from '@inner-hum/core/horn';
+import type { TFunction } from 'i18next';
+import { noteText } from './NoteGlyph.tsx';
+
+/** From here up a fingering has the octave key: what sounds over it is overblown. */
+const FIRST_WITH_OCTAVE_KEY = 74;
+
+/** A note with what it must not be mistaken for: the fingering it was taken from, and a subtone. */
+export function namedNoteText(
+  { writtenMidi, fingered, tone }: NamedNote,
+  naming: NoteNaming,
+  t: TFunction,
+): string {
+  const note = noteText(writtenMidi, naming);
+  if (tone) return t('noteName.subtone', { note });
+  if (fingered === null || fingered === writtenMidi) return note;
+  return t(fingered >= FIRST_WITH_OCTAVE_KEY ? 'noteName.overblown' : 'noteName.over', {
+    note,
+    tube: noteText(fingered, naming),
+  });
+}
