@@ -54,7 +54,7 @@ export const FIGURES = {
   /** Median level. */
   levelDb: { of: 'note', unit: 'dbfs', digits: 0, ...TOLD },
   /** 5th and 95th percentile of level. */
-  softestDb: { of: 'note', unit: 'dbfs', digits: 0, ...TOLD },
+  softestDb: { of: 'note', unit: 'dbfs', digits: 0, ...kept(26, less(-38), 'swell') },
   peakDb: { of: 'note', unit: 'dbfs', digits: 0, ...TOLD },
   /** Half the 16-84 percentile width. */
   levelSpreadDb: { of: 'note', unit: 'db', digits: 1, ...kept(6, less(1), 'hold') },
@@ -89,11 +89,12 @@ export const FIGURES = {
   wrongWayPercent: { of: 'swell', unit: 'percent', digits: 0, ...TOLD },
   peakOffsetBeats: { of: 'swell', unit: 'beats', digits: 2, ...TOLD, sides: EARLY_LATE },
   holdSeconds: { of: 'swell', unit: 'seconds', digits: 1, ...kept(13, more(15), 'hold') },
-  holdBeats: { of: 'swell', unit: 'beats', digits: 0, ...TOLD },
+  /** The same in clicks of the metronome. */
+  holdBeats: { of: 'swell', unit: 'beats', digits: 0, ...kept(24, more(12), 'hold') },
   /** After its beat; of a slurred note, where the pitch changes. Null for a note that sets the beat itself. */
   onsetOffsetMs: { of: 'entry', unit: 'ms', digits: 0, ...kept(10, less(60), 'start'), sides: EARLY_LATE },
   /** End of the tone after its written end, where a rest or the end of a counted phrase follows. */
-  endOffsetMs: { of: 'entry', unit: 'ms', digits: 0, ...TOLD, sides: EARLY_LATE },
+  endOffsetMs: { of: 'entry', unit: 'ms', digits: 0, ...kept(23, less(60), 'start'), sides: EARLY_LATE },
   /** Of a steady note whose end has a beat: how long it sounded 6 dB and more under itself at its end. */
   endFadeMs: { of: 'entry', unit: 'ms', digits: 0, ...TOLD },
   /** Partial of the tube that sounded first, where it was not the right one. */
@@ -118,7 +119,13 @@ export const FIGURES = {
   /** How far from its beginning it came back to. */
   bendBackCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP, column: false },
   /** How far the colour moved: 10-90 percentile width of centroidHarmonics, smoothed 150 ms, over the steady part. */
-  centroidSpanHarmonics: { of: 'asked', unit: 'harmonics', digits: 1, ...TOLD, column: false },
+  centroidSpanHarmonics: {
+    of: 'asked',
+    unit: 'harmonics',
+    digits: 1,
+    ...kept(27, more(1), 'voicing'),
+    column: false,
+  },
   /** Against the first such note of the phrase: see `matchDb` in `judge/match.ts`; so the next two. */
   matchDb: { of: 'asked', unit: 'db', digits: 1, ...kept(16, less(4), 'overtone'), column: false },
   matchCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP, column: false },
@@ -143,8 +150,10 @@ export const FIGURES = {
   },
   startCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP, column: false },
   /** Out of bare air and back into it: the level at which the tone caught, and its softest before only air was left. */
-  caughtDb: { of: 'asked', unit: 'dbfs', digits: 0, ...TOLD, column: false },
+  caughtDb: { of: 'asked', unit: 'dbfs', digits: 0, ...kept(22, less(-38), 'start'), column: false },
   letGoDb: { of: 'asked', unit: 'dbfs', digits: 0, ...TOLD, column: false },
+  /** Of the last note of a phrase that is written to fall from its first: how much softer it was than that one. */
+  fallDb: { of: 'asked', unit: 'db', digits: 0, ...kept(25, more(12), 'swell'), column: false },
   /** Of a high note that was not slurred to: how long it was loud without a pitch before it came. */
   squawkMs: { of: 'asked', unit: 'ms', digits: 0, ...TOLD, column: false },
   /** How much airier a subtone is than the full tone of its note. */

@@ -58,7 +58,7 @@ export const slursAnswer: Answers = (takes) => {
   const clean = changes.filter(([, to]) => !has(to, CHANGE_FAULTS)).length;
   const statements: Statement[] = [{ kind: 'slurred', way: wayOf(changes), clean, of: changes.length }];
   const slowest = most(notes.filter(isOvertone), ({ measures }) => measures?.clearSeconds);
-  if (slowest?.measures?.clearSeconds != null)
+  if (typeof slowest?.measures?.clearSeconds === 'number')
     statements.push({
       kind: 'slowestClear',
       note: nameOf(slowest.written),

@@ -5,7 +5,7 @@ import { most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import { SAME_DB, type Statement } from './statement.ts';
 
 const size = ({ measures }: PlayedNote) =>
-  measures?.endToEndCents == null ? null : Math.abs(measures.endToEndCents);
+  typeof measures?.endToEndCents === 'number' ? Math.abs(measures.endToEndCents) : null;
 /** It hardly moved: what the pitch did from soft to loud is then no answer. */
 const hardlyMoved = ({ heard }: PlayedNote) =>
   heard.verdict?.findings.some(({ kind }) => kind === 'hardlyGrew' || kind === 'hardlyFell') ?? false;
@@ -41,7 +41,7 @@ export const swellsAnswer: Answers = (takes) => {
   const notes = notesIn(takes).filter(isHairpin);
   const swelled = notes.filter((note) => !hardlyMoved(note) && size(note) !== null);
   const told = most(swelled, size);
-  if (told?.measures?.endToEndCents == null) return NO_ANSWER;
+  if (typeof told?.measures?.endToEndCents !== 'number') return NO_ANSWER;
   const statements: Statement[] = [
     {
       kind: 'worstSwell',

@@ -29,6 +29,7 @@ import { inOwnTime, playedBeats } from './ownTime.ts';
 import { BEYOND_BAND_DB } from './levelFindings.ts';
 import { phraseOffsetDb, type PhraseLevel, type PlacedNote } from './phraseLevel.ts';
 import { withReadableMarks } from './readableMarks.ts';
+import { measureFalls } from './fall.ts';
 import { measureRestarts } from './restarts.ts';
 import { SUBTONE_WINDOW, subtoneDepth, type FullTone, type SubtoneWindow } from './subtone.ts';
 import { measureWhole, reachWholeVerdict, type WholeVerdict } from './wholeTake.ts';
@@ -112,6 +113,7 @@ export function analyseTake(
   matchNotes(score, judged);
   measureSubtones(score, judged, context.fullTones ?? {}, context.subtoneWindow ?? SUBTONE_WINDOW);
   measureRestarts(score, judged);
+  measureFalls(score, judged);
   const phraseOffsets = phraseOffsetsOf(judging, judged);
   const items = score.map((timed, index): ItemAnalysis =>
     timed.item.kind === 'note'

@@ -21,7 +21,8 @@ export function figuresOf(item: ItemAnalysis, written: ExerciseItem): Figures {
       case 'subtoneAirierDb':
         return measures.subtone?.airierDb ?? null;
       case 'holdSeconds':
-        return written.kind === 'note' && written.open ? measures.holdSeconds : null;
+      case 'holdBeats':
+        return written.kind === 'note' && written.open ? measures[name] : null;
       default:
         return measures[name] ?? null;
     }

@@ -1,6 +1,7 @@
 /** Plays one kept take; `positionSeconds` follows the sound. */
 export interface TakePlayer {
-  play(fromSeconds: number): void;
+  /** To the end, or for so many seconds. */
+  play(fromSeconds: number, forSeconds?: number): void;
   pause(): void;
   readonly playing: boolean;
   positionSeconds(): number;
@@ -65,7 +66,7 @@ export function createTakePlayer(
     get playing() {
       return source !== null;
     },
-    play(fromSeconds) {
+    play(fromSeconds, forSeconds) {
       stop();
       void context.resume();
       offset = Math.max(0, Math.min(fromSeconds, buffer.duration - 0.01));
@@ -78,7 +79,7 @@ export function createTakePlayer(
         offset = 0;
         onEnd();
       };
-      source.start(0, offset);
+      source.start(0, offset, forSeconds);
     },
     pause() {
       offset = position();

@@ -6,15 +6,16 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { RibbonPicture } from '../ribbon/index.ts';
 import { readTakeFrames, type TakeRecord } from '../storage/index.ts';
-import { verdictText } from '../notation/index.ts';
 import { drawTake } from './takeInk.ts';
 import { TakeTitle } from './takeTitle.tsx';
+import { useHeadline } from './useHeadline.ts';
 
 const RowLink = chakra(Link);
 
 /** A take in the list: its ribbon, what it was, what stood out. */
 export function TakeRow({ take, naming }: { take: TakeRecord; naming: NoteNaming }) {
   const { t } = useTranslation();
+  const headline = useHeadline([take], naming);
   const columns = useLiveQuery(() => readTakeFrames(take.id), [take.id]);
   const drawing = useMemo(() => (columns ? drawTake(take, columns) : null), [take, columns]);
   return (
@@ -46,7 +47,7 @@ export function TakeRow({ take, naming }: { take: TakeRecord; naming: NoteNaming
           <TakeTitle take={take} naming={naming} />
         </Box>
         <Box color="muted">
-          {take.analysis ? verdictText(take.analysis, naming, t) : t('takes.notJudged')}
+          {take.analysis ? headline : t('takes.notJudged')}
           {take.playerNote && ` – ${take.playerNote}`}
         </Box>
       </Box>

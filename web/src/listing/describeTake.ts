@@ -4,7 +4,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import { median } from '@inner-hum/core/stats';
 import type { TFunction } from 'i18next';
 import type { TakeRecord } from '../storage/index.ts';
-import { centsText, noteText, verdictText } from '../notation/index.ts';
+import { centsText, noteText } from '../notation/index.ts';
 import { decimals } from '../words/index.ts';
 import type { TakeDrawing } from './takeInk.ts';
 import { takeName } from './takeTitle.tsx';
@@ -55,6 +55,7 @@ function turnsOf(drawing: TakeDrawing, fromSeconds: number, toSeconds: number): 
 export function describeTake(
   take: TakeRecord,
   drawing: TakeDrawing,
+  headline: string,
   naming: NoteNaming,
   t: TFunction,
 ): string {
@@ -65,7 +66,7 @@ export function describeTake(
     what: takeName(take, naming, t),
     seconds: decimals(drawing.toSeconds - drawing.fromSeconds, 1),
   });
-  const verdict = analysis ? [verdictText(analysis, naming, t)] : [];
+  const verdict = headline ? [headline] : [];
   const notes = analysis?.items.filter((item) => item.kind === 'note') ?? [];
   if (notes.length > 1) {
     const each = notes.flatMap((item) => {

@@ -3,11 +3,11 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { ribbonSvg } from '../ribbon/index.ts';
 import { readTakeFrames, type TakeRecord } from '../storage/index.ts';
-import { verdictText } from '../notation/index.ts';
 import { soundOfTake } from '../workers/index.ts';
 import type { ReportTake } from './reportPage.ts';
 import { drawTake } from './takeInk.ts';
 import { takeLabel } from './takeTitle.tsx';
+import { readHeadline } from './useHeadline.ts';
 
 const WIDTH = 800;
 const HEIGHT = 150;
@@ -32,15 +32,15 @@ export async function reportTakes(
   const told: ReportTake[] = [];
   for (const take of takes.slice(0, MOST_REPORTED)) {
     const columns = await readTakeFrames(take.id);
-    const verdict = take.analysis ? verdictText(take.analysis, naming, t) : t('takes.notJudged');
+    const headline = take.analysis ? await readHeadline([take], naming, t) : t('takes.notJudged');
     const drawing = columns && drawTake(take, columns);
     const sound = withSound
       ? await encodeWav({ samples: await soundOfTake(take.id), sampleRateHz: take.sampleRateHz }, 16)
       : null;
     told.push({
       title: takeLabel(take, naming, t),
-      lines: [verdict, take.playerNote],
-      ribbon: drawing && ribbonSvg({ ...drawing, width: WIDTH, height: HEIGHT, label: verdict }),
+      lines: [headline, take.playerNote],
+      ribbon: drawing && ribbonSvg({ ...drawing, width: WIDTH, height: HEIGHT, label: headline }),
       sound: sound && base64(sound),
     });
   }

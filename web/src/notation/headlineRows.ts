@@ -118,10 +118,10 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
       {
         played: 'B lets more through, every time',
         phrases: [0, 1, 2, 3],
-        faultsAt: { 0: [air(2, 3)], 1: [air(0, 3.4)], 2: [air(0, 3.1)], 3: [air(2, 2.8)] },
+        faultsAt: { 0: [air(0, 3)], 1: [air(2, 3.4)], 2: [air(0, 3.1)], 3: [air(0, 2.8)] },
       },
       { played: 'A and B alike', phrases: [0, 1, 2, 3] },
-      { played: 'one pair, B 5 dB more', faults: [air(2, 5)] },
+      { played: 'one pair, B 5 dB more', faults: [air(0, 5)] },
       { played: 'the second air not heard', faults: [missed(2)] },
     ],
   },

@@ -6,6 +6,10 @@ import { noteText } from './NoteGlyph.tsx';
 /** From here up a fingering has the octave key: what sounds over it is overblown. */
 const FIRST_WITH_OCTAVE_KEY = 74;
 
+/** Whether a note is taken from a fingering with the octave key. */
+export const isOverblown = ({ fingered }: Pick<NamedNote, 'fingered'>): boolean =>
+  fingered !== null && fingered >= FIRST_WITH_OCTAVE_KEY;
+
 /** A note with what it must not be mistaken for: the fingering it was taken from, and a subtone. */
 export function namedNoteText(
   { writtenMidi, fingered, tone }: NamedNote,
@@ -15,7 +19,7 @@ export function namedNoteText(
   const note = noteText(writtenMidi, naming);
   if (tone) return t('noteName.subtone', { note });
   if (fingered === null || fingered === writtenMidi) return note;
-  return t(fingered >= FIRST_WITH_OCTAVE_KEY ? 'noteName.overblown' : 'noteName.over', {
+  return t(isOverblown({ fingered }) ? 'noteName.overblown' : 'noteName.over', {
     note,
     tube: noteText(fingered, naming),
   });

@@ -81,3 +81,4 @@ export * from './dayNotes.ts';
 export { putMany, type ManyRows } from './bulk.ts';
 export * from './trials.ts';
 export * from './aims.ts';
+export { pastOf } from './pastOf.ts';

@@ -24,7 +24,7 @@ const AT = new Date(2025, 3, 12, 18, 30).getTime();
 const DAY = format(AT, 'yyyy-MM-dd');
 
 /** Tables as they were declared, each version on top of those before it. */
-const SCHEMAS: Record<number, Record<string, string>> = {
+const SCHEMAS: Record<number, Record<string, string | null>> = {
   1: {
     takes: 'id, state, startedAt',
     chunks: '[takeId+index], takeId',
@@ -56,6 +56,7 @@ const SCHEMAS: Record<number, Record<string, string>> = {
     setAside: 'id',
     folders: 'id',
   },
+  10: { quarantine: 'id', setAside: null },
 };
 const VERSIONS = Object.keys(SCHEMAS).map(Number);
 
@@ -73,7 +74,7 @@ function exerciseOf(version: number) {
   if (version < 4) return { version: 1, tempoBpm: 60, beatsPerBar: 4, start: 'countIn', items: [note(4)] };
   const items = [{ ...note(4), fingered: null, open: false, attack: 'any', judged: null }];
   return {
-    version: 2,
+    version: version < 10 ? 2 : 3,
     family: 'swell',
     tempoBpm: 60,
     tempoRangeBpm: null,
@@ -92,13 +93,15 @@ function analysisOf(version: number) {
     centsMean: -3,
     ...(version < 2
       ? { bendWithLevel: { centsPer10Db: -9, r2: 0.97 } }
-      : { bendWithLevel: -9, bendWithLevelR2: 0.97, levelDb: null }),
-    ...(version >= 3 && { responseMs: version >= 9 ? NaN : null }),
+      : version < 10
+        ? { bendWithLevel: -9, bendWithLevelR2: 0.97, levelDb: null }
+        : { pitchSlopeCentsPer10Db: -9, pitchSlopeR2: 0.97, levelDb: null, endToEndCents: null }),
+    ...(version >= 3 && { responseMs: version === 9 ? NaN : null }),
   };
   const events = [
-    ...(version >= 9 ? [{ type: 'airOnset', timeSeconds: NaN }] : []),
+    ...(version === 9 ? [{ type: 'airOnset', timeSeconds: NaN }] : []),
     { type: 'toneOnset', timeSeconds: 0.6 },
-    ...(version >= 9 ? [{ type: 'release', timeSeconds: 4.4, clean: false, sagCents: 10_140 }] : []),
+    ...(version === 9 ? [{ type: 'release', timeSeconds: 4.4, clean: false, sagCents: 10_140 }] : []),
     { type: 'end', timeSeconds: 4.5 },
   ];
   const verdict = {
@@ -161,7 +164,11 @@ function takeOf(version: number, id: string, isJudged: boolean) {
     recovered: false,
     deletedAt: null,
     ...(version >= 4 && { roundId: null, phrase: 0, call: null }),
-    ...(version >= 6 && { mouthpieceId: 'alto.first', reedKind: '', strain: null }),
+    ...(version >= 6 && {
+      mouthpieceId: 'alto.first',
+      reedKind: '',
+      [version < 10 ? 'strain' : 'playingLoad']: null,
+    }),
     ...(version >= 8 && { reedId: '' }),
     ...(version >= 9 && { day: DAY, clock: '18:30', keys: { note: 'free', noted: 1 } }),
   };
@@ -173,8 +180,7 @@ function framesOf(version: number) {
     'f0Hz',
     'clarity',
     'levelDb',
-    'brightness',
-    'breathDb',
+    ...(version < 10 ? ['brightness', 'breathDb'] : ['centroidHarmonics', 'noiseToHarmonicDb']),
     ...(version >= 3 ? ['airDb', 'unaidedHz'] : []),
   ])
     columns[name] = Float32Array.of(220, NaN);
@@ -192,11 +198,14 @@ async function leaveBehind(name: string, version: number): Promise<void> {
   if (version >= 5)
     await old.table('exercises').add({ id: 'own', createdAt: AT, exercise: exerciseOf(version) });
   if (version >= 8) {
-    await old.table('trials').add({ id: 'trial', measure: 'brightness' });
-    await old.table('aims').add({ id: 'aim', goal: { measure: 'bendWithLevel', scope: {}, target: 3 } });
+    const [measure, aim] =
+      version < 10 ? ['brightness', 'bendWithLevel'] : ['centroidHarmonics', 'pitchSlopeCentsPer10Db'];
+    await old.table('trials').add({ id: 'trial', measure });
+    await old.table('aims').add({ id: 'aim', goal: { measure: aim, scope: {}, target: 3 } });
   }
-  if (version >= 9)
-    await old.table('setAside').add({ id: 'takes/"x"', table: 'takes', why: 'no', setAsideAt: AT, row: 7 });
+  const aside = { id: 'takes/"x"', table: 'takes', why: 'no', row: 7 };
+  if (version === 9) await old.table('setAside').add({ ...aside, setAsideAt: AT });
+  if (version >= 10) await old.table('quarantine').add({ ...aside, quarantinedAt: AT });
   old.close();
 }
 
@@ -249,24 +258,22 @@ it.each(VERSIONS)('brings a database of version %i up to date with everything in
   // What is made of takes is made of these. The take has no level: it counts for no pitch, but its day is there.
   if (version < 10)
     expect((await listTendencyDays('alto.first|', 'microphone')).map(({ day }) => day)).toEqual([DAY]);
-  if (version < 10) {
-    const [practice] = await listPractice('microphone', DAY, DAY);
-    expect(practice).toMatchObject({ day: DAY, takes: 2, words: 'stiff reed\nstiff reed' });
-    expect(unpackNotes(practice)).toMatchObject([{ writtenMidi: 67, asWritten: true }]);
-  }
+  const [practice] = await listPractice('microphone', DAY, DAY);
+  expect(practice).toMatchObject({ day: DAY, takes: 2, words: 'stiff reed\nstiff reed' });
+  expect(unpackNotes(practice)).toMatchObject([{ writtenMidi: 67, asWritten: true }]);
 });
 
 it('has the tables of the version it says it has: another table or index is another version', async () => {
   const declared: Record<string, string> = {
     ...Object.assign({}, ...VERSIONS.map((version) => SCHEMAS[version])),
-    // Version 10.
-    quarantine: 'id',
+    // Version 11.
+    takes: `${SCHEMAS[9].takes}, [keys.record+startedAt+keys.figure]`,
   };
   delete declared.setAside;
   openDatabase('as declared');
   await database().open();
   expect(database().verno).toBe(DATABASE_VERSION);
-  expect(DATABASE_VERSION).toBe(10);
+  expect(DATABASE_VERSION).toBe(11);
   const found = Object.fromEntries(
     database().tables.map(({ name, schema }) => [
       name,

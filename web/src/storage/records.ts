@@ -53,6 +53,9 @@ export interface TakeKeys {
   /** Of a judged take: its exercise on the shelf; horn and source. */
   shelf?: string;
   judged?: string;
+  /** Of a listed take of a drill that is compared with its past: which past, and what this one came to. */
+  record?: string;
+  figure?: number;
   /** Of a take with words of the player's. */
   noted?: 1;
 }

@@ -46,6 +46,11 @@ export const TABLES = {
         'id, state, startedAt, roundId, [day+startedAt], hornId, deletedAt, keys.noted',
         'keys.note, [keys.note+startedAt], keys.shelf, [keys.shelf+startedAt], [keys.judged+startedAt]',
       ].join(', '),
+      11: [
+        'id, state, startedAt, roundId, [day+startedAt], hornId, deletedAt, keys.noted',
+        'keys.note, [keys.note+startedAt], keys.shelf, [keys.shelf+startedAt], [keys.judged+startedAt]',
+        '[keys.record+startedAt+keys.figure]',
+      ].join(', '),
     },
     upgrades: {
       2: [up.giveNoteMeasures],
@@ -55,6 +60,7 @@ export const TABLES = {
       8: [up.giveReed],
       9: [up.giveWallClock, up.giveKeys],
       10: [up.nameFigures, up.cleanFigures, up.renewLanguage],
+      11: [up.giveKeys],
     },
     merge: (ours, theirs) => ({
       ...ours,
@@ -125,7 +131,8 @@ export const TABLES = {
   practiceDays: aside<PracticeDayRecord>({
     schema: { 8: 'id, day' },
     made: {
-      10: async (transaction) => {
+      // Of version 11 are the figures from `caughtDb` on.
+      11: async (transaction) => {
         await transaction.table('practiceDays').clear();
         await transaction.table('practiceDays').bulkPut(practiceOfTakes(await allTakes(transaction)));
       },

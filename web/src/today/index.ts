@@ -11,4 +11,5 @@ export {
   type BadLine,
   type Today,
 } from './todaySheet.ts';
+export { takesOfLine } from './takesOfLine.ts';
 export { usePlayingLoadToday, type PlayingLoadToday } from './playingLoadToday.ts';

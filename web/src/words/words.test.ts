@@ -2,19 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import i18next, { type TFunction } from 'i18next';
 import { beforeAll, describe, expect, it } from 'vitest';
-import {
-  FINDINGS,
-  isNeutral,
-  judgeRound,
-  type Finding,
-  type NoteAnalysis,
-  type WholeVerdict,
-} from '@inner-hum/core/judge';
+import { FINDINGS, isNeutral, judgeRound, type Finding, type NoteAnalysis } from '@inner-hum/core/judge';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { WORDS } from '../ui/helpTopics.ts';
 import { nameNotesInTexts } from '../notation/notesInTexts.ts';
 import { findingText } from '../notation/findingText.ts';
-import { verdictText } from '../notation/VerdictWords.tsx';
 import deStartup from './messages/de/startup.json';
 import deHelp from './messages/de/help.json';
 import deApp from './messages/de/app.json';
@@ -218,34 +210,5 @@ describe('a verdict in words', () => {
     // Every note that any text speaks of has a name.
     const left = leaves(en).filter((key) => /\{\{n\d+\}\}/.test(t(key as never)));
     expect(left).toEqual([]);
-  });
-
-  it('joins what stood out, weightiest first, and in a line of notes says of which note', () => {
-    const verdict: WholeVerdict = {
-      findings: [findings[0][0], findings[7][0]],
-      advice: 'moreAirBeforeJump',
-      band: { pitchCents: 10, swellErrorDb: 2.5 },
-      of: [0, 0],
-      judged: 1,
-      asWritten: 0,
-    };
-    expect(verdictText({ verdict, items: [] }, 'letters', t)).toBe(
-      'The note slipped to partial 2 after 6.0 s. 18 cents flat at the loud end.',
-    );
-    const items = [59, 58].map((midi) => ({ kind: 'note', writtenMidi: writtenMidi(midi) }) as NoteAnalysis);
-    const line = { ...verdict, findings: [{ kind: 'missed' } as const], of: [1], judged: 4, asWritten: 3 };
-    expect(verdictText({ verdict: line, items }, 'letters', t)).toBe(
-      '3 of 4 as written. B flat 3: Not heard.',
-    );
-    expect(
-      verdictText(
-        {
-          verdict: { ...line, findings: [{ kind: 'wrongNote', heardMidi: writtenMidi(60) }], of: [0] },
-          items,
-        },
-        'german',
-        t,
-      ),
-    ).toBe('3 of 4 as written. H 3: C 4 was played in its place.');
   });
 });

@@ -1,4 +1,4 @@
-import { CoreError } from '../../signal/index.ts';
+import { CoreError, createRandom, type Random } from '../../signal/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
 import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Pace, Phrase } from '../exercise.ts';
@@ -81,8 +81,11 @@ export interface Family {
   readonly isSingle: boolean;
   /** What may be chosen on a horn (whose range is the player's own); null where that range has no room for the family. */
   options(horn: Horn): Options | null;
-  /** Completes what was chosen and writes the exercise. Throws `family-no-room` where there are no options. */
-  build(horn: Horn, choices?: Choices): Exercise;
+  /**
+   * Completes what was chosen and writes the exercise; `draw` decides what it leaves to chance. Throws `family-no-room` where there are no
+   * options.
+   */
+  build(horn: Horn, choices?: Choices, draw?: number): Exercise;
 }
 
 /** What a builder writes; the rest is as the language has it. */
@@ -99,7 +102,8 @@ interface FamilySpec<Own extends Options> {
   table?: FamilyTable;
   isSingle?: true;
   options(horn: Horn): Own | null;
-  write(chosen: Chosen<Own>, horn: Horn): Draft;
+  /** `random`: for what is drawn by chance. */
+  write(chosen: Chosen<Own>, horn: Horn, random: Random): Draft;
 }
 
 /**
@@ -107,7 +111,17 @@ interface FamilySpec<Own extends Options> {
  * outside (`parseExercise`) takes thirty times as long as this and changes nothing on it.
  */
 export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family {
-  const { id, skill, purposes, headline, home = 'shelf', table = null, isSingle = false, options, write } = spec;
+  const {
+    id,
+    skill,
+    purposes,
+    headline,
+    home = 'shelf',
+    table = null,
+    isSingle = false,
+    options,
+    write,
+  } = spec;
   return {
     id,
     skill,
@@ -117,12 +131,12 @@ export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family
     table,
     isSingle,
     options,
-    build(horn, choices = {}) {
+    build(horn, choices = {}, draw = 1) {
       const own = options(horn);
       if (!own) throw new CoreError('family-no-room', `${id}: the range of the horn is too small for it.`);
       const chosen = completeChoices(own, choices);
       const { tempoBpm, start } = chosen as { tempoBpm: number; start?: Pace };
-      const draft = write(chosen as Chosen<Own>, horn);
+      const draft = write(chosen as Chosen<Own>, horn, createRandom(draw));
       return {
         version: 3,
         family: id,

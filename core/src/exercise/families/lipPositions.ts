@@ -3,7 +3,7 @@ import type { AirItem } from '../exercise.ts';
 import { defineFamily, rest } from './family.ts';
 import { beatsOption, noteOption, tempoOption, timesOption } from './options.ts';
 
-/** Bare air with the lip one way, then the other: which lets more of it through. */
+/** Bare air with the lip one way, then the other, in an order drawn by chance: which lets more of it through. */
 export const lipPositions = defineFamily({
   id: 'lipPositions',
   skill: 'start',
@@ -16,7 +16,7 @@ export const lipPositions = defineFamily({
     tries: timesOption(4, 1, 8),
     tempoBpm: tempoOption(60),
   }),
-  write({ note: base, airBeats, restBeats, tries }) {
+  write({ note: base, airBeats, restBeats, tries }, _horn, random) {
     const air = (text: string): AirItem => ({
       kind: 'air',
       writtenMidi: writtenMidi(base),
@@ -25,7 +25,10 @@ export const lipPositions = defineFamily({
     });
     return {
       rest: { kind: 'asPlayed' },
-      phrases: [{ items: [air('A'), rest(restBeats), air('B')], repeats: tries }],
+      phrases: Array.from({ length: tries }, () => {
+        const [first, second] = random.uniform() < 0.5 ? ['A', 'B'] : ['B', 'A'];
+        return { items: [air(first), rest(restBeats), air(second)] };
+      }),
     };
   },
 });

@@ -16,7 +16,8 @@ import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { RibbonScore, useElementWidth } from '../../ribbon/index.ts';
 import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
-import { extentText, familyName, verdictText } from '../../notation/index.ts';
+import { useHeadline } from '../../listing/index.ts';
+import { extentText, familyName } from '../../notation/index.ts';
 import {
   ActionButton,
   ActionLink,
@@ -54,6 +55,7 @@ export function FamilyView(props: FamilyViewProps) {
   const { t } = useTranslation();
   const [frame, width] = useElementWidth();
   const [all, setAll] = useState(false);
+  const headline = useHeadline(last ? [last] : [], naming);
   const exercise = read?.exercise ?? null;
   const phrases = useMemo(() => (exercise ? phrasesOf(exercise, hornId) : []), [exercise, hornId]);
   const first = useMemo(() => exercise && phraseExercise(exercise, tellingPhrase(exercise)), [exercise]);
@@ -110,7 +112,7 @@ export function FamilyView(props: FamilyViewProps) {
               >
                 {t('shelf.last', {
                   date: dateText(playedAt(last), 'shortDay'),
-                  verdict: verdictText(last.analysis, naming, t),
+                  verdict: headline ?? '',
                 })}
               </ActionLink>
             </Box>

@@ -6,7 +6,8 @@ import { Link } from 'react-router';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { RibbonScore } from '../../ribbon/index.ts';
 import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
-import { exerciseName, extentText, verdictText } from '../../notation/index.ts';
+import { useHeadline } from '../../listing/index.ts';
+import { exerciseName, extentText } from '../../notation/index.ts';
 import { ActionLink, StarButton, useNarrow } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
@@ -32,6 +33,7 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
   const narrow = useNarrow();
   const { hornId, naming } = settings;
   const { written, familyId } = entry;
+  const headline = useHeadline(last ? [last] : [], naming);
   const exercise = written?.exercise ?? null;
   const phrases = useMemo(
     () => (exercise ? phrasesOf(exercise, hornId, MOST_PHRASES) : []),
@@ -74,11 +76,11 @@ export function ShelfRow({ entry, last, settings, isStarred, onStar }: ShelfRowP
         <Box color="muted" fontSize="small">
           {written ? extentText(written.extent, naming, t, entry.shift) : t('shelf.noRoom')}
         </Box>
-        {last?.analysis && (
+        {last?.analysis && headline !== undefined && (
           <Box color="muted" fontSize="small" data-testid="last-result">
             {t('shelf.last', {
               date: dateText(playedAt(last), 'shortDay'),
-              verdict: verdictText(last.analysis, naming, t),
+              verdict: headline,
             })}
           </Box>
         )}

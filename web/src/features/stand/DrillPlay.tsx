@@ -1,6 +1,6 @@
 import { waitsBefore, type Choices, type Family, type Options } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { drillAddress, readDrill, roomOf, shelfAddress } from '../../addresses/index.ts';
@@ -24,16 +24,20 @@ interface DrillPlayProps {
 /** A fingering is of one note. */
 const forgets = (change: Choices): Choices => (change.note === undefined ? {} : { keys: '' });
 
+/** What a drill leaves to chance is drawn anew on every visit. */
+const newDraw = () => Math.floor(Math.random() * 2 ** 31);
+
 /** A drill played phrase by phrase. What was chosen is in the address. */
 export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const { settings } = setup;
+  const [draw] = useState(newDraw);
   const [choices, exercise] = useMemo(() => {
     const read = readDrill(search, family, horn);
-    return [read, family.build(horn, read)] as const;
-  }, [search, family, horn]);
+    return [read, family.build(horn, read, draw)] as const;
+  }, [search, family, horn, draw]);
   // A line of today's sheet leads back to it, and on to the next.
   const line = search.get('sheet');
   const play = useExercise(

@@ -1,5 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { isAlone, type NoteItem } from '@inner-hum/core/exercise';
+import { familyOf, isAlone, notesOf, scoreOf, type Exercise, type NoteItem } from '@inner-hum/core/exercise';
 import { playedExercise } from '@inner-hum/core/judge';
 import { registerOf, writtenMidi } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
@@ -15,6 +15,7 @@ import type { ExercisePlay } from './useExercise.ts';
 import { FingeredLine } from './FingeredLine.tsx';
 import { HeldLine } from './HeldLine.tsx';
 import { CautionLine } from './CautionLine.tsx';
+import { ClickCount } from './ClickCount.tsx';
 import { shownNote } from './shownNote.ts';
 import { PlayingLoadLine } from './PlayingLoadLine.tsx';
 import { usePageHeight } from './usePageHeight.ts';
@@ -38,6 +39,12 @@ interface ExerciseViewProps {
 function howToPlay({ tone, vibrato }: NoteItem, t: TFunction): string[] {
   return [...(tone ? [t(`tone.${tone}`)] : []), ...(vibrato ? [t(`vibrato.${vibrato}`)] : [])];
 }
+
+/** Where the question is for how many clicks, or on which one, they are counted. */
+const countsClicks = (exercise: Exercise) => {
+  const asked = familyOf(exercise)?.headline;
+  return asked === 'beats' || notesOf(scoreOf(exercise)).some(({ item }) => item.open);
+};
 
 /** An exercise on the Stand: the note large, its page, and below either what to choose or how it was. */
 export function ExerciseView({ setup, play, title, aside, label, controls, after }: ExerciseViewProps) {
@@ -178,6 +185,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
               </Box>
             ))}
           {isOwnTime && phase === 'playing' && <HeldLine />}
+          {!isOwnTime && phase === 'playing' && countsClicks(phrase) && <ClickCount exercise={phrase} />}
           {now?.kind === 'note' && <FingeredLine note={now} naming={settings.naming} />}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">

@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Pace } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
-import { CallWords, VerdictWords } from '../../notation/index.ts';
+import { RoundHeadline, TakeHeadline } from '../../listing/index.ts';
+import { CallWords } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Key } from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
 import { CallIt } from './CallIt.tsx';
@@ -33,7 +34,11 @@ export function TakeEnding({ settings, play, take }: TakeEndingProps) {
         ) : (
           <Box role="status" maxW="page">
             {take.call && take.analysis && <CallWords call={take.call} measures={take.analysis.measures} />}
-            {take.analysis && <VerdictWords analysis={take.analysis} naming={settings.naming} />}
+            {isRound && round.over && round.id ? (
+              <RoundHeadline roundId={round.id} take={take} naming={settings.naming} />
+            ) : (
+              <TakeHeadline take={take} naming={settings.naming} />
+            )}
           </Box>
         )}
         <Flex gap="5" mt="3" wrap="wrap" alignItems="center">

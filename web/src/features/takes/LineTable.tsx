@@ -1,43 +1,72 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
+import {
+  familyOf,
+  scoreOf,
+  type Exercise,
+  type ExerciseItem,
+  type HeadlineId,
+} from '@inner-hum/core/exercise';
+import { clicksIn } from '@inner-hum/core/headline';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import {
   AT_ONCE_SECONDS,
+  isNeutral,
   type ItemAnalysis,
   type ItemMeasures,
   type NoteAnalysis,
   type TakeAnalysis,
 } from '@inner-hum/core/judge';
 import type { TFunction } from 'i18next';
+import { Volume2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { findingText, NoteGlyph } from '../../notation/index.ts';
+import { findingText, NamedNoteGlyph, NoteGlyph } from '../../notation/index.ts';
 import { decimals } from '../../words/index.ts';
 import { cents, decibels } from './figureRows.ts';
 
 interface LineTableProps {
+  /** As it was judged; null where what was written is lost. */
+  exercise: Exercise | null;
   analysis: TakeAnalysis;
   naming: NoteNaming;
-  onCursor(seconds: number): void;
+  /** A stretch of the take alone, on its clock. */
+  onHear(fromSeconds: number, toSeconds: number): void;
 }
 
 /** In the order they are read; one that has nothing to tell of any row is left out. */
 const COLUMNS = [
-  ...([
-    'note',
-    'beat',
-    'end',
-    'clear',
-    'held',
-    'response',
-    'caught',
-    'letGo',
-    'slur',
-    'landing',
-    'pitch',
-    'level',
-  ] as const),
-  ...(['softest', 'peak', 'span', 'softCents', 'loudCents', 'verdict'] as const),
+  ...['note', 'beat', 'end', 'clicks', 'clear', 'held', 'response', 'caught', 'letGo', 'slur'],
+  ...['landing', 'pitch', 'level', 'airier', 'softest', 'peak', 'span', 'softCents', 'loudCents', 'verdict'],
 ] as const;
-type Told = Partial<Record<(typeof COLUMNS)[number], string | null>>;
+type Column = (typeof COLUMNS)[number];
+
+/** What each question is answered with, note by note; of an exercise of the player's own everything that there is. */
+const ASKED: Record<HeadlineId, readonly Column[]> = {
+  beats: ['beat', 'end'],
+  bend: ['pitch', 'level'],
+  caught: ['caught', 'letGo', 'response'],
+  compare: ['pitch', 'level'],
+  descent: ['level', 'softest', 'slur'],
+  hits: ['clear', 'pitch', 'response'],
+  hold: ['clicks', 'pitch', 'level'],
+  hum: ['landing', 'pitch'],
+  interval: ['landing', 'pitch'],
+  line: ['beat', 'slur', 'pitch', 'level'],
+  lips: ['level'],
+  match: ['pitch', 'level'],
+  restarts: ['response', 'level', 'pitch'],
+  slurs: ['clear', 'held', 'slur', 'pitch'],
+  steady: ['pitch', 'level'],
+  subtone: ['airier', 'level', 'pitch'],
+  swell: ['softest', 'peak', 'span', 'softCents', 'loudCents'],
+  swells: ['softest', 'peak', 'span', 'softCents', 'loudCents'],
+  vibrato: ['pitch', 'level'],
+  vowels: ['pitch', 'level'],
+};
+
+/** A note is heard with a little of what is around it. */
+const AROUND_SECONDS = 0.05;
+
+type Told = Partial<Record<Column, string | null>>;
 
 /** Finer than 5 ms nothing is known. */
 const toFive = (ms: number) => Math.round(ms / 5) * 5;
@@ -54,6 +83,8 @@ function noteFigures(m: ItemMeasures, t: TFunction): Told {
   return {
     beat: offBeat(m.onsetOffsetMs),
     end: offBeat(m.endOffsetMs),
+    clicks: m.holdBeats === null ? null : t('drill.clicks', { count: clicksIn(m.holdBeats) }),
+    airier: m.subtone ? t('line.airierBy', { db: decimals(m.subtone.airierDb, 0) }) : null,
     caught: decibels(m.caughtDb ?? null, t),
     letGo: decibels(m.letGoDb ?? null, t),
     response: ms(m.responseMs),
@@ -109,26 +140,35 @@ function figures(item: ItemAnalysis, isOwnTime: boolean, t: TFunction): Told {
   }
 }
 
-/** A line of notes, read note by note. */
-export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
+/** What an item is called: a note with its fingering and as what it was asked for, a side of a comparison by its word. */
+function nameOf(item: ItemAnalysis, written: ExerciseItem | undefined, naming: NoteNaming, t: TFunction) {
+  if (item.kind !== 'note') {
+    const word = written?.kind === 'air' ? written.words?.at(0)?.text : undefined;
+    return word ?? t(`item.${item.kind === 'rest' ? 'hold' : item.kind}`);
+  }
+  if (written?.kind !== 'note') return <NoteGlyph midi={item.writtenMidi} naming={naming} octave />;
+  return <NamedNoteGlyph note={written} naming={naming} />;
+}
+
+/** A line of notes, read note by note at arm's length: what the drill asks of each, and which of them stand out. */
+export function LineTable({ exercise, analysis, naming, onHear }: LineTableProps) {
   const { t } = useTranslation();
   const rows = analysis.items.filter(({ verdict }) => verdict !== null);
+  const score = exercise ? scoreOf(exercise) : [];
+  const asked = exercise && familyOf(exercise)?.headline;
   const told = new Map(rows.map((item) => [item, figures(item, analysis.playedBeats !== undefined, t)]));
   const columns = COLUMNS.filter(
-    (column) => column === 'note' || column === 'verdict' || rows.some((item) => told.get(item)?.[column]),
+    (column) =>
+      column === 'note' ||
+      column === 'verdict' ||
+      ((!asked || ASKED[asked].includes(column)) && rows.some((item) => told.get(item)?.[column])),
   );
-  const name = (item: ItemAnalysis) =>
-    item.kind === 'note' ? (
-      <NoteGlyph midi={item.writtenMidi} naming={naming} octave />
-    ) : (
-      t(`item.${item.kind === 'rest' ? 'hold' : item.kind}`)
-    );
   return (
     <Box mt="7" overflowX="auto">
       <Heading as="h2" fontFamily="heading" fontSize="medium" mb="2">
         {t('drill.items')}
       </Heading>
-      <chakra.table w="full" borderCollapse="collapse">
+      <chakra.table w="full" borderCollapse="collapse" fontSize="medium">
         <thead>
           <tr>
             {columns.map((column) => (
@@ -139,6 +179,7 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
                 fontWeight="400"
                 fontSize="small"
                 color="muted"
+                pl={column === 'note' ? '3' : '0'}
                 pr="5"
                 pb="1"
               >
@@ -149,14 +190,20 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
         </thead>
         <tbody>
           {rows.map((item) => {
-            const start = item.startSeconds;
+            const { startSeconds: start, endSeconds: end } = item;
+            const name = nameOf(item, score.at(item.item)?.item, naming, t);
+            const standsOut = item.verdict?.findings.some((finding) => !isNeutral(finding)) ?? false;
             return (
               <chakra.tr
                 key={item.item}
                 data-item={item.item}
+                data-stands-out={standsOut || undefined}
                 borderTopWidth="1px"
                 borderTopStyle="solid"
                 borderTopColor="line"
+                borderLeftWidth="4px"
+                borderLeftStyle="solid"
+                borderLeftColor={standsOut ? 'brass' : 'transparent'}
               >
                 <chakra.th
                   scope="row"
@@ -164,19 +211,25 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
                   fontFamily="heading"
                   fontWeight="400"
                   fontSize="large"
+                  pl="3"
                   pr="5"
                   py="1"
                 >
-                  {start === null ? (
-                    name(item)
+                  {start === null || end === null ? (
+                    name
                   ) : (
                     <chakra.button
                       type="button"
                       minH="touch"
                       cursor="pointer"
-                      onClick={() => onCursor(start)}
+                      textAlign="left"
+                      display="flex"
+                      alignItems="center"
+                      gap="2"
+                      onClick={() => onHear(Math.max(0, start - AROUND_SECONDS), end + AROUND_SECONDS)}
                     >
-                      {name(item)}
+                      {name}
+                      <Volume2 size={16} role="img" aria-label={t('line.hear')} />
                     </chakra.button>
                   )}
                 </chakra.th>
@@ -185,7 +238,9 @@ export function LineTable({ analysis, naming, onCursor }: LineTableProps) {
                     {told.get(item)?.[column] ?? ''}
                   </chakra.td>
                 ))}
-                <td>{item.verdict?.findings.map((finding) => findingText(finding, naming, t)).join(' ')}</td>
+                <chakra.td fontWeight={standsOut ? '700' : '400'} color={standsOut ? 'ink' : 'muted'}>
+                  {item.verdict?.findings.map((finding) => findingText(finding, naming, t)).join(' ')}
+                </chakra.td>
               </chakra.tr>
             );
           })}

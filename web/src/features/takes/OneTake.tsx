@@ -41,11 +41,11 @@ export function OneTake({ take }: { take: TakeRecord }) {
     return () => cancelAnimationFrame(request);
   }, [playing]);
 
-  async function listen(fromSeconds: number) {
+  async function listen(fromSeconds: number, forSeconds?: number) {
     const samples = player.current ? null : await loadSound();
     if (samples) player.current ??= createTakePlayer(samples, take.sampleRateHz, () => setPlaying(false));
     if (!player.current) return;
-    player.current.play(fromSeconds);
+    player.current.play(fromSeconds, forSeconds);
     setPlaying(true);
   }
   function pause() {
@@ -84,6 +84,10 @@ export function OneTake({ take }: { take: TakeRecord }) {
       onCursor={(seconds) => {
         setCursor(seconds);
         if (playing) player.current?.play(seconds);
+      }}
+      onHear={(fromSeconds, toSeconds) => {
+        setCursor(fromSeconds);
+        void listen(fromSeconds, toSeconds - fromSeconds);
       }}
       onListen={() => (playing ? pause() : void listen(cursorSeconds ?? drawing?.fromSeconds ?? 0))}
       onNote={(text) => void writePlayerNote(take.id, text)}

@@ -4,7 +4,7 @@ import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { dateText } from '../../words/index.ts';
 import { swellAddress } from './swellAddress.ts';
-import { CallWords, VerdictWords } from '../../notation/index.ts';
+import { CallWords } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Key, RoomHeading, useFreeKeys } from '../../ui/index.ts';
 import { playedAt, takeKeys, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import { ColourBeside } from './ColourBeside.tsx';
@@ -16,7 +16,7 @@ import { Figures } from './Figures.tsx';
 import type { TakeDrawing } from '../../listing/index.ts';
 import { TakeRibbon } from './TakeRibbon.tsx';
 import { TakeScatter } from './TakeScatter.tsx';
-import { takeLabel, TakeTitle, describeTake } from '../../listing/index.ts';
+import { describeTake, TakeHeadline, takeLabel, TakeTitle, useHeadline } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
 import type { NoSound } from './useTakeSound.ts';
 
@@ -35,6 +35,8 @@ interface OneTakeViewProps {
   noSound: NoSound | null;
   onCursor(seconds: number): void;
   onListen(): void;
+  /** A stretch of it alone, on the take's clock. */
+  onHear(fromSeconds: number, toSeconds: number): void;
   onNote(text: string): void;
   onSave(): void;
   onSaveWav(): void;
@@ -46,6 +48,7 @@ export function OneTakeView(props: OneTakeViewProps) {
   const { t } = useTranslation();
   const noteId = useId();
   const [telling, setTelling] = useState(false);
+  const headline = useHeadline([take], settings.naming);
   useFreeKeys('space', onListen);
   const again = swellAddress(take);
   const beside = other?.take.analysis
@@ -73,7 +76,7 @@ export function OneTakeView(props: OneTakeViewProps) {
       />
       {take.call && take.analysis && <CallWords call={take.call} measures={take.analysis.measures} />}
       {take.analysis ? (
-        <VerdictWords analysis={take.analysis} naming={settings.naming} />
+        <TakeHeadline take={take} naming={settings.naming} />
       ) : (
         <Box>{t(take.kind === 'other' ? 'takes.otherHow' : 'takes.notJudged')}</Box>
       )}
@@ -100,7 +103,7 @@ export function OneTakeView(props: OneTakeViewProps) {
           </Box>
           {telling && (
             <Box as="p" maxW="prose" data-testid="told">
-              {describeTake(take, drawing, settings.naming, t)}
+              {describeTake(take, drawing, headline ?? '', settings.naming, t)}
             </Box>
           )}
         </Box>
@@ -177,7 +180,12 @@ export function OneTakeView(props: OneTakeViewProps) {
         </Box>
       </Flex>
       {take.analysis && take.analysis.items.length > 1 && (
-        <LineTable analysis={take.analysis} naming={settings.naming} onCursor={onCursor} />
+        <LineTable
+          exercise={take.context?.exercise ?? null}
+          analysis={take.analysis}
+          naming={settings.naming}
+          onHear={props.onHear}
+        />
       )}
       {take.analysis && drawing && (
         <TakeScatter take={take} measures={take.analysis.measures} drawing={drawing} other={other} />

@@ -1,14 +1,13 @@
 import { familyOf } from '@inner-hum/core/exercise';
 import { Box, Flex } from '@chakra-ui/react';
-import { hornById, type NoteNaming } from '@inner-hum/core/horn';
-import { judgeRound } from '@inner-hum/core/judge';
+import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
-import { exerciseName, findingText } from '../../notation/index.ts';
+import { exerciseName } from '../../notation/index.ts';
 import { ActionLink, RoomHeading } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
-import { TakeRow } from '../../listing/index.ts';
+import { RoundHeadline, TakeRow } from '../../listing/index.ts';
 
 interface RoundViewProps {
   round: RoundRecord;
@@ -16,13 +15,10 @@ interface RoundViewProps {
   naming: NoteNaming;
 }
 
-/** What a round came to: how much was as written, what recurs, the one thing to try; then phrase by phrase. */
+/** What a round came to: the answer to what was asked, the one thing to try; then phrase by phrase. */
 export function RoundView({ round, takes, naming }: RoundViewProps) {
   const { t } = useTranslation();
-  const { judged, asWritten, recurring, advice } = judgeRound(
-    takes.flatMap(({ analysis }) => analysis ?? []),
-    { exercise: round.exercise, horn: hornById(round.hornId) },
-  );
+  const isJudged = takes.some(({ analysis }) => analysis !== null);
   return (
     <Box maxW="page">
       <RoomHeading
@@ -34,26 +30,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
           t('round.summary', { count: takes.length }),
         ].join(' · ')}
       />
-      {judged > 0 ? (
-        <Box
-          as="p"
-          fontFamily="heading"
-          fontSize="large"
-          lineHeight="1.35"
-          maxW="page"
-          data-testid="round-verdict"
-        >
-          {t('round.evenNotes', { even: asWritten, judged })}{' '}
-          {recurring &&
-            t('round.most', {
-              count: recurring.count,
-              finding: findingText(recurring.finding, naming, t),
-            })}{' '}
-          {t(`advice.${advice}`)}
-        </Box>
-      ) : (
-        <Box>{t('round.empty')}</Box>
-      )}
+      {isJudged ? <RoundHeadline roundId={round.id} naming={naming} /> : <Box>{t('round.empty')}</Box>}
       <Flex gap="5" my="5">
         <ActionLink look="main" to={round.address}>
           {t('round.again')}

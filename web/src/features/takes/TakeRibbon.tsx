@@ -17,9 +17,9 @@ import {
   type RibbonPalette,
 } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
-import { shortNote, verdictText } from '../../notation/index.ts';
+import { shortNote } from '../../notation/index.ts';
 import { useNarrow } from '../../ui/index.ts';
-import type { TakeDrawing } from '../../listing/index.ts';
+import { useHeadline, type TakeDrawing } from '../../listing/index.ts';
 import { decimals } from '../../words/index.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
 import type { OtherTake } from './useOtherTake.ts';
@@ -44,6 +44,7 @@ const LABEL_MARGIN = 84;
 export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCursor }: TakeRibbonProps) {
   const { t } = useTranslation();
   const narrow = useNarrow();
+  const headline = useHeadline([take], naming);
   const [layout, setLayout] = useState<RibbonLayout | null>(null);
   const { analysis, context } = take;
   const strayLabel = useCallback((partial: number) => t('ribbon.partial', { partial }), [t]);
@@ -144,7 +145,7 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
         paintUnder={paintUnder}
         paintOver={paintOver}
         onLayout={setLayout}
-        label={analysis ? verdictText(analysis, naming, t) : t('takes.ribbon')}
+        label={headline || t('takes.ribbon')}
       />
       {x !== null && (
         <Box

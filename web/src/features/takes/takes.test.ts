@@ -106,7 +106,7 @@ it('keeps the filter in the address, and looks for its words in any order and sp
 it('tells a take in one paragraph that agrees with its figures', async () => {
   const t = await i18next.init({ lng: 'en', resources: { en: { translation: { ...startup, ...app } } } });
   const { take, track } = keptTake('growFade');
-  const told = describeTake(take, drawTake(take, track.slice(0)), 'letters', t);
+  const told = describeTake(take, drawTake(take, track.slice(0)), 'Even.', 'letters', t);
   const words =
     /^B flat 4, pp – ff – pp, \d\.\d s long\. It began (\d+) cents? sharp at (p|pp|mp), was (\d+) cents? flat at f{1,3} after (\d\.\d) s, and ended (\d+) cents? sharp at (p|pp|mp)\. /.exec(
       told,
@@ -122,7 +122,7 @@ it('tells a take in one paragraph that agrees with its figures', async () => {
   // Somebody else's recording without a tone has nothing to tell but that.
   const silent = { ...take, analysis: null, context: null, kind: 'other' as const };
   const nothing = drawTake(silent, new FrameTrack(50).slice(0));
-  expect(describeTake(silent, nothing, 'letters', t)).toMatch(
+  expect(describeTake(silent, nothing, '', 'letters', t)).toMatch(
     /^Another player, .* No tone was found in it\.$/,
   );
 });

@@ -8,6 +8,7 @@ import { lineAddress } from '../../today/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { exerciseName, familyName, signedNote } from '../../notation/index.ts';
 import { ActionButton, ActionLink } from '../../ui/index.ts';
+import { LineHeadline } from './LineHeadline.tsx';
 import { lineShape } from './lineShape.ts';
 import { reasonText } from './reasonText.ts';
 
@@ -15,8 +16,8 @@ interface LineRowProps {
   line: SheetLine;
   /** Of an own exercise; null where it is not there any more, or the line is of a family. */
   own: Exercise | null;
-  /** How its notes came today. */
-  outcome: { judged: number; asWritten: number } | null;
+  /** `yyyy-MM-dd`: the day of the sheet. */
+  day: string;
   place: number;
   horn: Horn;
   settings: SettingsRecord;
@@ -40,7 +41,7 @@ const plainName = ({ exerciseId }: SheetLine) =>
 
 /** A line of the sheet: its shape, how long it takes, and why it is there. */
 export function LineRow(props: LineRowProps) {
-  const { line, own, outcome, place, horn, settings, isDone, isNext, isKept, onKeep, onNotToday } = props;
+  const { line, own, day, place, horn, settings, isDone, isNext, isKept, onKeep, onNotToday } = props;
   const { t } = useTranslation();
   const { family: id, item, reason, seconds, key } = line;
   const exercise = lineShape(line, own, horn);
@@ -84,9 +85,9 @@ export function LineRow(props: LineRowProps) {
       </Box>
       <Box flex="1" minW={{ base: 'quarter', lg: '0' }}>
         <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
-          {place}. {name}{' '}
-          {isDone && <Box as="span">{outcome ? t('today.doneOf', outcome) : t('today.done')}</Box>}
+          {place}. {name} {isDone && <Box as="span">{t('today.done')}</Box>}
         </Box>
+        {isDone && <LineHeadline line={line} day={day} settings={settings} />}
         <Box color="muted">{reasonText(reason, skillOf(id) === 'start', settings.naming, t)}</Box>
       </Box>
       <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', lg: 'auto' }} justifyContent="flex-end">

@@ -13,7 +13,6 @@ export function SheetAccount({ today: { lines, sheet, since } }: { today: Today 
   const planned = lines.filter(isPlayable);
   const done = planned.filter(({ key }) => sheet.done.includes(key));
   const minutes = done.reduce((sum, { seconds }) => sum + seconds, 0) / 60;
-  const asWritten = since.filter((note) => note.asWritten).length;
   const back = done.flatMap((line) => {
     const outcome = lineOutcome(line, since);
     return outcome && line.family && outcome.asWritten < COMES_BACK * outcome.judged
@@ -28,8 +27,7 @@ export function SheetAccount({ today: { lines, sheet, since } }: { today: Today 
           count: planned.length,
           minutes: decimals(minutes, 0),
           of: sheet.minutes,
-        })}{' '}
-        {since.length > 0 && t('today.accountOf', { asWritten, judged: since.length })}
+        })}
       </Box>
       {back.map(({ key, ...told }) => (
         <Box key={key} color="muted">

@@ -3,7 +3,7 @@ import { FAMILIES } from '@inner-hum/core/exercise';
 import { AIMS } from '@inner-hum/core/plan';
 import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
-import { isPlayable, lineAddress, lineOutcome, type Today } from '../../today/index.ts';
+import { isPlayable, lineAddress, type Today } from '../../today/index.ts';
 import type { OwnExercise } from '../../storage/index.ts';
 import { familyName } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
@@ -28,7 +28,7 @@ const MINUTES = [5, 10, 15, 20, 30] as const;
 export function TodayView(props: TodayViewProps) {
   const { today, own, onMinutes, onAim, onKeep, onNotToday, onAllToday, onPlanAnew } = props;
   const { t } = useTranslation();
-  const { sheet, lines, horn, settings, since, aims, due, atRisk } = today;
+  const { sheet, lines, horn, settings, aims, due, atRisk } = today;
   const open = lines.find((line) => isPlayable(line) && !sheet.done.includes(line.key));
   const begun = sheet.done.length > 0;
   return (
@@ -131,7 +131,7 @@ export function TodayView(props: TodayViewProps) {
             key={line.key}
             line={line}
             own={own.find(({ id }) => id === line.exerciseId)?.exercise ?? null}
-            outcome={lineOutcome(line, since)}
+            day={sheet.day}
             place={i + 1}
             horn={horn}
             settings={settings}

@@ -1,0 +1,74 @@
+import { Box } from '@chakra-ui/react';
+import { hornById, type NoteNaming } from '@inner-hum/core/horn';
+import { judgeRound, type Advice } from '@inner-hum/core/judge';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useTranslation } from 'react-i18next';
+import { readRound, readRoundTakes, type RoundRecord, type TakeRecord } from '../storage/index.ts';
+import { useHeadline } from './useHeadline.ts';
+
+interface HeadlineWordsProps {
+  takes: readonly TakeRecord[];
+  naming: NoteNaming;
+  /** The one thing to try. */
+  advice: Advice;
+  /** The round that they are; null: a take by itself. */
+  round: RoundRecord | null;
+}
+
+/** What was asked is answered first, large; beneath it the one thing to try, and the band it was judged by. */
+function HeadlineWords({ takes, naming, advice, round }: HeadlineWordsProps) {
+  const { t } = useTranslation();
+  const headline = useHeadline(takes, naming, round);
+  const band = takes.at(-1)?.analysis?.verdict.band;
+  return (
+    <Box>
+      <Box
+        as="p"
+        fontFamily="heading"
+        fontSize={{ base: 'large', md: 'title' }}
+        lineHeight="1.25"
+        maxW="page"
+        data-testid="headline"
+      >
+        {headline}
+      </Box>
+      <Box as="p" fontSize="medium" mt="1" maxW="page" data-testid="advice">
+        {t(`advice.${advice}`)}
+      </Box>
+      {band && (
+        <Box as="p" color="muted" fontSize="small" mt="1">
+          {t('verdict.band', { cents: band.pitchCents, db: band.swellErrorDb })}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The answer of one take; nothing where it was not judged. */
+export function TakeHeadline({ take, naming }: { take: TakeRecord; naming: NoteNaming }) {
+  const advice = take.analysis?.verdict.advice;
+  return advice && <HeadlineWords takes={[take]} naming={naming} advice={advice} round={null} />;
+}
+
+interface RoundHeadlineProps {
+  roundId: string;
+  naming: NoteNaming;
+  /** Its last take, which is told of alone until all are known; absent: nothing is. */
+  take?: TakeRecord;
+}
+
+/** The answer of a whole round. */
+export function RoundHeadline({ roundId, naming, take }: RoundHeadlineProps) {
+  const found = useLiveQuery(
+    async () => ({ round: await readRound(roundId), takes: await readRoundTakes(roundId) }),
+    [roundId],
+  );
+  const takes = found?.takes.filter(({ analysis }) => analysis !== null) ?? [];
+  if (!found?.round || takes.length === 0) return take && <TakeHeadline take={take} naming={naming} />;
+  const { round } = found;
+  const { advice } = judgeRound(
+    takes.flatMap(({ analysis }) => analysis ?? []),
+    { exercise: round.exercise, horn: hornById(round.hornId) },
+  );
+  return <HeadlineWords takes={takes} naming={naming} advice={advice} round={round} />;
+}
