@@ -66,6 +66,7 @@ function questionOf(takes: readonly PlayedTake[]): HeadlineId {
   if (any(({ tone }) => tone === 'subtone')) return 'subtone';
   if (any(({ bend }) => bend !== undefined)) return 'bend';
   if (any(({ vibrato }) => vibrato !== undefined && vibrato !== 'off')) return 'vibrato';
+  if (takes[0]?.exercise.start === 'ownTime' && notes.length > 1) return 'slurs';
   if (any((note) => shapeOf(note) !== 'steady')) return notes.length > 1 ? 'swells' : 'swell';
   return notes.length > 1 ? 'line' : 'steady';
 }

@@ -45,7 +45,7 @@ function wayOf(changes: readonly Change[]): SlurWay {
   if (steps.every((step) => step === 0)) return 'changed';
   const tube = ({ written }: PlayedNote) => written.fingered ?? written.writtenMidi;
   if (!changes.every(([from, to]) => tube(from) === tube(to))) return 'moved';
-  return steps.every((step) => step < 0) ? 'fell' : 'climbed';
+  return steps[0] < 0 ? 'fell' : 'climbed';
 }
 
 /** Note to note in one tone: how many changes were seamless, and which overtone took longest to stand clear. */

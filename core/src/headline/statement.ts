@@ -47,10 +47,10 @@ export const STATEMENTS = {
   ),
   even: row(),
   /** Over several hairpins the one whose pitch went farthest. */
-  worstSwell: sided<{ note: NamedNote; cents: number; of: number }>(
-    ['Lower', 'Same', 'Higher'],
-    ({ cents }) => cents,
-    SAME_CENTS,
+  worstSwell: row<{ note: NamedNote; cents: number; of: number }>(
+    ['Lower', 'Same', 'Higher', 'LowerOne', 'HigherOne'],
+    ({ cents, of }) =>
+      Math.abs(cents) < SAME_CENTS ? 'Same' : `${cents < 0 ? 'Lower' : 'Higher'}${of === 1 ? 'One' : ''}`,
   ),
   /** From the first note of a descent to its last. */
   fall: row<{ note: NamedNote; fallDb: number; under: NamedNote }>(['', 'None'], ({ fallDb }) =>

@@ -1,4 +1,11 @@
-import { secondsPerBeat, skillOf, type Exercise, type NoteItem } from '../exercise/index.ts';
+import {
+  familyOf,
+  secondsPerBeat,
+  skillOf,
+  type Exercise,
+  type HeadlineId,
+  type NoteItem,
+} from '../exercise/index.ts';
 import type { Horn } from '../horn/index.ts';
 import type { Advice } from './advice.ts';
 
@@ -13,6 +20,11 @@ export interface AdvicePlace {
   note: Pick<NoteItem, 'writtenMidi' | 'lengthBeats'> | null;
   horn: Pick<Horn, 'lowest'>;
 }
+
+/** Softer is worth a try where a tone or a line is asked for; it answers no question about an ear, a pair of sounds or a comparison. */
+const SOFTENED: readonly HeadlineId[] = ['line', 'steady', 'hold', 'swell', 'swells'];
+const canSoften = (exercise: Pick<Exercise, 'family'>) =>
+  SOFTENED.includes(familyOf(exercise)?.headline ?? 'line');
 
 /** The one thing to try, as it can be tried there: no note under the lowest one, nothing past one breath, no softer overtone or air. */
 export function adviceInPlace(advice: Advice, { exercise, note, horn }: AdvicePlace): Advice {
@@ -29,7 +41,7 @@ export function adviceInPlace(advice: Advice, { exercise, note, horn }: AdvicePl
       return hasBreath ? 'addTwoBeats' : canGoDown ? 'nextNoteDown' : 'onceMore';
     }
     case 'moveOn':
-      return isVoiced || hasAir ? 'goOn' : 'moveOn';
+      return isVoiced || hasAir || !canSoften(exercise) ? 'goOn' : 'moveOn';
     case 'startOnTheNote':
       return isVoiced ? 'voiceFirst' : advice;
     case 'softestThatSpeaks':

@@ -29,11 +29,13 @@ export function judgeRound(
   const weighed = rankFindings(stood, null);
   const count = ({ finding }: (typeof weighed)[number]) =>
     stood.filter(({ kind }) => kind === finding.kind).length;
+  // Where nothing stood out it is advised as after its last note.
+  const last = judged.at(-1)?.verdict;
   const most = weighed.toSorted((a, b) => count(b) - count(a) || b.weight - a.weight).at(0);
   return {
     judged: sum('judged'),
     asWritten: sum('asWritten'),
     recurring: most ? { count: count(most), finding: most.finding } : null,
-    advice: adviceInPlace(most?.advice ?? 'moveOn', { ...place, note: null }),
+    advice: adviceInPlace(most?.advice ?? last?.advice ?? 'moveOn', { ...place, note: null }),
   };
 }

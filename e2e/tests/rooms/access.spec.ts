@@ -161,7 +161,7 @@ test('what comes of playing passes axe, light and dark', async ({ page }) => {
   await page.getByRole('heading', { name: 'Note by note' }).waitFor();
   await clean();
   await page.getByRole('link', { name: 'See the round' }).click();
-  await page.getByTestId('round-verdict').waitFor();
+  await page.getByTestId('headline').waitFor();
   await clean();
   await page.goto('/shelf');
   await page.getByRole('heading', { name: 'Shelf' }).waitFor();

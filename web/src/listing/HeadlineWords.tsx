@@ -1,4 +1,4 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { hornById, type NoteNaming } from '@inner-hum/core/horn';
 import { judgeRound, type Advice } from '@inner-hum/core/judge';
 import { useLiveQuery } from 'dexie-react-hooks';
@@ -32,14 +32,16 @@ function HeadlineWords({ takes, naming, advice, round }: HeadlineWordsProps) {
       >
         {headline}
       </Box>
-      <Box as="p" fontSize="medium" mt="1" maxW="page" data-testid="advice">
-        {t(`advice.${advice}`)}
-      </Box>
-      {band && (
-        <Box as="p" color="muted" fontSize="small" mt="1">
-          {t('verdict.band', { cents: band.pitchCents, db: band.swellErrorDb })}
+      <Flex columnGap="4" wrap="wrap" alignItems="baseline" mt="1">
+        <Box as="p" fontSize="medium" data-testid="advice">
+          {t(`advice.${advice}`)}
         </Box>
-      )}
+        {band && (
+          <Box as="p" color="muted" fontSize="small">
+            {t('verdict.band', { cents: band.pitchCents, db: band.swellErrorDb })}
+          </Box>
+        )}
+      </Flex>
     </Box>
   );
 }

@@ -53,6 +53,9 @@ const isDecibels = between(-40, 60);
 const areDays = orNull(whole(7, 1500));
 const areMinutes = orNull(between(1, 240));
 
+/** Intervals in half steps, as names of a row. */
+const HALF_STEPS = Array.from({ length: 60 }, (_, i) => String(i));
+
 /** What may stand in the settings row; anything else falls back to its default, field by field. */
 export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check> = {
   visited: isFlag,
@@ -85,6 +88,8 @@ export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check>
     timbre: oneOf('flute', 'reed', 'fifth'),
   }),
   favourites: listOf(isText(60), 500),
+  intervalNames: isFlag,
+  intervalLines: someOf(HALF_STEPS, isText(60)),
   cautionsReadAt: someOf(CAUTIONS, (value) => typeof value === 'number'),
   mouthpieceIds: someOf(HORN_IDS, isText(60)),
   reedKinds: someOf(HORN_IDS, isText(40)),

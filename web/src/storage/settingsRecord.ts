@@ -41,6 +41,9 @@ export interface SettingsRecord {
   keys: StandKeys;
   /** Families and own exercises that the player wants at hand. */
   favourites: string[];
+  /** Whether the name of an imagined interval is seen on the Stand, and what the player remembers each by, in half steps. */
+  intervalNames: boolean;
+  intervalLines: Readonly<Record<number, string>>;
   /** When each caution was last read, in ms. */
   cautionsReadAt: Partial<Record<Caution, number>>;
   /** The mouthpiece on each horn, where it is not the first one. */
@@ -109,6 +112,8 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   silentBars: null,
   drone: { on: false, midi: null, tuning: 'tempered', timbre: 'flute' },
   favourites: [],
+  intervalNames: true,
+  intervalLines: {},
   cautionsReadAt: {},
   mouthpieceIds: {},
   reedKinds: {},

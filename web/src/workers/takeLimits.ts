@@ -52,6 +52,9 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
   const last = notes.at(-1)?.toSeconds ?? written;
   const isOwnTime = exercise.start === 'ownTime';
   const follower = isOwnTime && notes.length > 0 ? createLiveFollower(notes, CLEAR_CENTS) : null;
+  /** Where a silence is written, as an interval to be imagined, it lasts as long as the player needs. */
+  const isSilentAfter = (index: number) =>
+    index + 1 < notes.length && notes[index + 1].fromSeconds > notes[index].toSeconds + 0.01;
   return {
     startHz: first ? startsOf(exercise, hornId, a4Hz) : [],
     // Air that is written after the last note belongs to the take.
@@ -59,7 +62,9 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
       follower
         ? follower.place.isLast || isOpenEnded(exercise)
           ? SILENCE_SECONDS
-          : OWN_TIME_SILENCE_SECONDS
+          : isSilentAfter(follower.place.index)
+            ? LONGEST_SILENCE_SECONDS
+            : OWN_TIME_SILENCE_SECONDS
         : seconds < last
           ? Math.max(SILENCE_SECONDS, inside)
           : SILENCE_SECONDS + Math.max(0, written - last),

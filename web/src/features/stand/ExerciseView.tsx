@@ -5,7 +5,7 @@ import { registerOf, writtenMidi } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { NoteGlyph } from '../../notation/index.ts';
+import { NamedNoteGlyph, NoteGlyph } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, Key } from '../../ui/index.ts';
 import { type SessionSetup, Troubles } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
@@ -14,9 +14,10 @@ import { TakeEnding } from './TakeEnding.tsx';
 import type { ExercisePlay } from './useExercise.ts';
 import { FingeredLine } from './FingeredLine.tsx';
 import { HeldLine } from './HeldLine.tsx';
+import { IntervalLine } from './IntervalLine.tsx';
 import { CautionLine } from './CautionLine.tsx';
 import { ClickCount } from './ClickCount.tsx';
-import { shownNote } from './shownNote.ts';
+import { shownNote } from '../../notation/index.ts';
 import { PlayingLoadLine } from './PlayingLoadLine.tsx';
 import { usePageHeight } from './usePageHeight.ts';
 import { useShownNotes } from './useShownNotes.ts';
@@ -184,14 +185,21 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
                 {how}
               </Box>
             ))}
+          {familyOf(phrase)?.headline === 'interval' && (
+            <IntervalLine exercise={phrase} settings={settings} busy={busy} />
+          )}
           {isOwnTime && phase === 'playing' && <HeldLine />}
           {!isOwnTime && phase === 'playing' && countsClicks(phrase) && <ClickCount exercise={phrase} />}
           {now?.kind === 'note' && <FingeredLine note={now} naming={settings.naming} />}
           {next ? (
             <Box color="muted" aria-hidden="true" data-testid="note-next">
               <Box fontSize="small">{t('drill.next')}</Box>
-              <Box fontFamily="heading" fontSize="next" lineHeight="1.05">
-                <NoteGlyph midi={next.writtenMidi} naming={settings.naming} octave />
+              <Box
+                fontFamily="heading"
+                fontSize={next.fingered === null && !next.tone ? 'next' : 'title'}
+                lineHeight="1.05"
+              >
+                <NamedNoteGlyph note={next} naming={settings.naming} />
               </Box>
             </Box>
           ) : (

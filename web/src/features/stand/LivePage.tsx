@@ -7,10 +7,8 @@ import {
   secondsPerBeat,
   type DynamicScale,
   type Exercise,
-  type ExerciseItem,
 } from '@inner-hum/core/exercise';
 import type { HornId, NoteNaming } from '@inner-hum/core/horn';
-import type { TFunction } from 'i18next';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -36,9 +34,8 @@ import { barSounds } from '../../audio/index.ts';
 import { ownTimeBeats } from './ownTimeBeats.ts';
 import { paintBeats } from './paintBeats.ts';
 import { useSession, type VisitPhase } from '../../session/index.ts';
-import { shownNote } from './shownNote.ts';
 import { writtenOn } from './writtenOn.ts';
-import { shortNote } from '../../notation/index.ts';
+import { itemName } from '../../notation/index.ts';
 
 interface LivePageProps {
   exercise: Exercise;
@@ -196,7 +193,7 @@ export function LivePage(props: LivePageProps) {
         paintOutlineAhead(back, page, palette, outlineFrom, stretches, wantedAt, bendAt);
       if (score.length > 1) {
         const names = written.score.flatMap(({ item, startBeat }, i) => {
-          const name = itemName(item, exercise, hornId, naming, t);
+          const name = itemName(item, written.score.at(i - 1)?.item, exercise, hornId, naming, t);
           return name === null ? [] : [{ seconds: startBeat * beat, name, isNow: i === here }];
         });
         paintNames(back, page, palette, names, NAME_FONT);
@@ -246,17 +243,4 @@ export function LivePage(props: LivePageProps) {
       <div ref={cursor} className="page-cursor" style={{ height: height - beatRow - MARK_ROW - 8 }} />
     </div>
   );
-}
-
-/** What stands over an item: its note, or what is to be done; null for a plain rest, where the paper is empty. */
-function itemName(
-  item: ExerciseItem,
-  exercise: Exercise,
-  hornId: HornId,
-  naming: NoteNaming,
-  t: TFunction,
-): string | null {
-  if (item.kind === 'note') return shortNote(shownNote(item, exercise, hornId) ?? 0, naming);
-  if (item.kind === 'rest') return item.breath === 'none' ? t('item.hold') : null;
-  return t(`item.${item.kind}`);
 }

@@ -3,7 +3,7 @@ import { phraseExercise, type Exercise } from '@inner-hum/core/exercise';
 import { Trans, useTranslation } from 'react-i18next';
 import { NoteGlyph } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Key } from '../../ui/index.ts';
-import { firstShownNote } from './shownNote.ts';
+import { firstShownNote } from '../../notation/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import type { VisitPhase } from '../../session/index.ts';
 

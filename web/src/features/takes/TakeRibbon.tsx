@@ -1,8 +1,9 @@
 import { Box } from '@chakra-ui/react';
-import { nearestMark, secondsPerBeat, writtenMarks } from '@inner-hum/core/exercise';
+import { nearestMark, scoreOf, secondsPerBeat, writtenMarks } from '@inner-hum/core/exercise';
 import { columnValue, FRAME_SECONDS } from '@inner-hum/core/hearing';
 import type { NoteNaming } from '@inner-hum/core/horn';
-import { playedExercise, type TakeAnalysis } from '@inner-hum/core/judge';
+import { playedExercise } from '@inner-hum/core/judge';
+import type { TFunction } from 'i18next';
 import { useCallback, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -17,7 +18,7 @@ import {
   type RibbonPalette,
 } from '../../ribbon/index.ts';
 import type { TakeRecord } from '../../storage/index.ts';
-import { shortNote } from '../../notation/index.ts';
+import { itemName } from '../../notation/index.ts';
 import { useNarrow } from '../../ui/index.ts';
 import { useHeadline, type TakeDrawing } from '../../listing/index.ts';
 import { decimals } from '../../words/index.ts';
@@ -68,7 +69,7 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
         mark,
       }));
       paintMarks(ctx, at, palette, marks, at.height - 8, MARK_FONT);
-      if (analysis.items.length > 1) paintNames(ctx, at, palette, noteStarts(analysis, naming), LABEL_FONT);
+      if (analysis.items.length > 1) paintNames(ctx, at, palette, noteStarts(take, naming, t), LABEL_FONT);
       paintTakeMarks(ctx, at, palette, analysis, t);
       if (!other) return;
       // What has no beat begins with its first sound and goes as it goes.
@@ -82,7 +83,7 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
         (seconds) => analysis.beatZeroSeconds + (seconds - otherZero) * stretch,
       );
     },
-    [analysis, context, t, other, naming],
+    [take, analysis, context, t, other, naming],
   );
 
   const { fromSeconds, toSeconds, track, target } = drawing;
@@ -166,16 +167,14 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
 }
 
 /** Where each note was found, with its name. What was missed is not on the ribbon. */
-function noteStarts({ items }: TakeAnalysis, naming: NoteNaming) {
-  return items.flatMap((item) =>
-    item.kind === 'note' && item.startSeconds !== null
-      ? [
-          {
-            seconds: item.startSeconds,
-            name: shortNote(item.writtenMidi, naming),
-            isNow: item.status === 'played',
-          },
-        ]
-      : [],
-  );
+function noteStarts({ context, hornId, analysis }: TakeRecord, naming: NoteNaming, t: TFunction) {
+  if (!context || !analysis) return [];
+  const score = scoreOf(context.exercise);
+  return analysis.items.flatMap(({ kind, item, startSeconds, ...rest }) => {
+    const written = score.at(item)?.item;
+    if (kind !== 'note' || startSeconds === null || !written) return [];
+    const before = item > 0 ? score.at(item - 1)?.item : undefined;
+    const name = itemName(written, before, context.exercise, hornId, naming, t);
+    return [{ seconds: startSeconds, name: name ?? '', isNow: 'status' in rest && rest.status === 'played' }];
+  });
 }
