@@ -125,5 +125,6 @@ export function headlineOf(takes: readonly PlayedTake[], past: Past = []): Headl
   if (best) statements.push(...comparedWith(best.take, best.record, past));
   const faults = named(faultsOf(takes, answer.statements.length > 0 ? answer.tells : []), most);
   if (statements.length > 0 || faults.length > 0) return { statements, faults };
-  return { statements: steadyAnswer(takes).statements, faults };
+  const plain = steadyAnswer(takes).statements;
+  return { statements: plain.length > 0 ? plain : [{ kind: 'notJudged' }], faults };
 }

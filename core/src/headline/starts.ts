@@ -60,7 +60,14 @@ export const lipsAnswer: Answers = (takes) => {
       .toSorted((a, b) => (a.side < b.side ? -1 : 1));
     return airs.length === 2 ? [{ sides: airs.map(({ side }) => side), db: airs[1].db - airs[0].db }] : [];
   });
-  if (pairs.length === 0) return NO_ANSWER;
+  if (pairs.length === 0) {
+    const unheard = all.find(({ heard }) => heard.kind === 'air' && heard.measures.airLevelDb === null);
+    const side = unheard?.written.kind === 'air' ? unheard.written.words?.at(0)?.text : undefined;
+    const isOne = all.some(({ heard }) => heard.kind === 'air' && heard.measures.airLevelDb !== null);
+    return side !== undefined && isOne
+      ? { statements: [{ kind: 'sideUnheard', side }], tells: [] }
+      : NO_ANSWER;
+  }
   const differences = pairs.map(({ db }) => db);
   const middle = mean(differences);
   const [less, more] = middle < 0 ? [1, 0] : [0, 1];

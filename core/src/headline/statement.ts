@@ -46,6 +46,10 @@ export const STATEMENTS = {
     SAME_CENTS,
   ),
   even: row(),
+  /** Nothing was heard that answers the question. */
+  notJudged: row(),
+  /** One side of a pair was not heard. */
+  sideUnheard: row<{ side: string }>(),
   /** Over several hairpins the one whose pitch went farthest. */
   worstSwell: row<{ note: NamedNote; cents: number; of: number }>(
     ['Lower', 'Same', 'Higher', 'LowerOne', 'HigherOne'],
@@ -103,6 +107,10 @@ export const STATEMENTS = {
   ),
   squawks: row<{ count: number }>(),
   matched: row<{ db: number; cents: number }>(),
+  /** Three ways to one note: how far each two of them are apart in colour. */
+  threeWays: row<{ ownLowDb: number; ownShortDb: number; lowShortDb: number }>(),
+  /** Of several notes the one whose two sounds are farthest apart. */
+  farthest: row<{ note: NamedNote; db: number }>(),
   /** Which way one of two sounds lies from the other. */
   matchColour: sided<{ percent: number }>(['Darker', 'Same', 'Brighter'], ({ percent }) => percent, 5),
   matchAir: sided<{ db: number }>(['Clearer', 'Same', 'Airier'], ({ db }) => db, 3),

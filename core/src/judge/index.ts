@@ -14,7 +14,7 @@ export {
 export { centsAgainstLevel, type CentsAgainstLevel } from './centsAgainstLevel.ts';
 export { SUBTONE_WINDOW, type SubtoneWindow } from './subtone.ts';
 export { VIBRATO_HZ } from './vibratoAsked.ts';
-export type { Profile } from './match.ts';
+export { matchDb, type Profile } from './match.ts';
 export type { TakeEvent } from './takeEvent.ts';
 export type { ItemMeasures, NoteMeasures, SubtoneDepth, TakeMeasures, ToneKind } from './measures.ts';
 export { TOLERANCES, type Tolerance, type ToleranceId } from './tolerances.ts';

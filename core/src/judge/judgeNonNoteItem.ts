@@ -112,11 +112,10 @@ function judgeAir(
   index: number,
   zero: number,
 ): AirAnalysis {
-  const { track, roomAir, roomLevelDb, tolerance, score } = judging;
+  const { track, roomAir, roomLevelDb, tolerance } = judging;
   const measure = (item: number) =>
     measureAir(track, ...airFrames(judging, found, item, zero), roomAir, roomLevelDb);
   const air = measure(index);
-  const isAirOnly = score.every(({ item }) => item.kind !== 'note');
   const first = firstAir(judging, index);
   const reference = first === null ? null : measure(first);
   const plain: Finding =
@@ -129,13 +128,8 @@ function judgeAir(
     endSeconds: air?.endSeconds ?? null,
     measures: { airLevelDb: air?.airLevelDb ?? null },
     events: [],
-    // Air that a microphone did not hear takes nothing from the note that grew out of it.
-    verdict: decideVerdict(
-      air ? [] : [{ kind: isAirOnly ? 'missed' : 'airUnheard' }],
-      plain,
-      null,
-      tolerance,
-    ),
+    // Air that a microphone did not hear is nobody's fault: not of the note that grew out of it, nor of who compares two lips.
+    verdict: decideVerdict(air ? [] : [{ kind: 'airUnheard' }], plain, null, tolerance),
   };
 }
 

@@ -1,6 +1,12 @@
 import { scoreOf } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
-import { isNeutral, type ItemAnalysis, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
+import {
+  isNeutral,
+  type FindingKind,
+  type ItemAnalysis,
+  type TakeAnalysis,
+  type TakeContext,
+} from '../judge/index.ts';
 import { figuresOf, type Figures } from './figures.ts';
 
 /** One judged item of a take: what it was practice of, how it went, and its figures. */
@@ -23,6 +29,9 @@ export interface PractisedNote {
 const secondsOf = ({ startSeconds, endSeconds }: ItemAnalysis) =>
   startSeconds === null || endSeconds === null ? 0 : Math.max(0, endSeconds - startSeconds);
 
+/** Nothing is known of how it went. */
+const NOT_JUDGED: readonly FindingKind[] = ['airUnheard', 'tooShort', 'noFullTone'];
+
 /** What a judged take was practice of, note by note; air and hums count for their note. */
 export function practisedNotes(
   { exercise }: Pick<TakeContext, 'exercise'>,
@@ -33,8 +42,8 @@ export function practisedNotes(
   return items.flatMap((item): PractisedNote[] => {
     const written = score.at(item.item)?.item;
     if (!item.verdict || !written || !('writtenMidi' in written)) return [];
-    // Air that was not heard says nothing of who played.
-    if (item.verdict.findings.some(({ kind }) => kind === 'airUnheard' || kind === 'tooShort')) return [];
+    // Air that was not heard says nothing of who played; nor does what could not be judged.
+    if (item.verdict.findings.some(({ kind }) => NOT_JUDGED.includes(kind))) return [];
     const { writtenMidi } = written;
     return [
       {

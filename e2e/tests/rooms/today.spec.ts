@@ -30,7 +30,7 @@ test('a day’s sheet: minutes, a line put aside and one kept, played hands-free
   await expect(page).toHaveURL(/longHold.*sheet=opening/);
   // It begins by itself: hands are on the horn.
   await expect(page.getByTestId('sheet-start')).toContainText('begins by itself in');
-  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
   await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
   await expect(page.getByTestId('sheet-next')).toContainText('Next: ');
   await expect(page).not.toHaveURL(/longHold.*sheet=opening/, { timeout: 20_000 });

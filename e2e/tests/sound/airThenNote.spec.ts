@@ -7,7 +7,7 @@ test('air, the note out of it and air again pass as they are written, and the ai
   page,
 }) => {
   await page.goto('/stand/drill/airThenNote?tempoBpm=90');
-  await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
   await expect(page.getByTestId('phrase-count')).toHaveText('2 of 3', { timeout: 40_000 });
   await page.goto('/takes');
   await page

@@ -9,7 +9,7 @@ test('climbing the series with a jump: the microphone hears which partial, and t
   await page.goto('/ladder');
   await expect(page.getByRole('button', { name: /B flat 3, partial 3.*not tried yet/ })).toBeVisible();
   await page.goto('/stand/drill/overtoneClimb?partial=3&tries=1');
-  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
   await expect(page.getByTestId('fingered')).toContainText('fingered B flat 3', { timeout: 10_000 });
   await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   await expect(

@@ -5,7 +5,7 @@ test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.loudDescent, storag
 
 test('a quiet descent that is played loud to its end is told so, of its lowest notes', async ({ page }) => {
   await page.goto('/stand/drill/quietDescent?tempoBpm=120&start=playToStart');
-  await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+  await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
   await expect(page.getByTestId('headline')).toContainText('dB louder than written for this phrase', {
     timeout: 60_000,
   });

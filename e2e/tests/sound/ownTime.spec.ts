@@ -26,7 +26,7 @@ test.describe('cascade', () => {
     // What is written is played faster than that: the tempo says only how long the rest is, in which the verdict is read.
     await page.goto('/stand/drill/overtoneCascade?note=65&to=65&tempoBpm=40');
     await expect(page.getByText('in my own time').first()).toBeVisible();
-    await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
     await expect(page.getByTestId('note-now').getByLabel('F 5')).toBeVisible();
     await expect(page.getByTestId('held')).toContainText('clear');
     await expect(page.getByTestId('note-now').getByLabel('F 4')).toBeVisible({ timeout: 10_000 });
@@ -42,7 +42,7 @@ test.describe('climb', () => {
   test.use({ hears: SOUNDS.ownClimb });
   test('every partial twice as long as it is written is no mistake', async ({ page }) => {
     await page.goto('/stand/drill/overtoneClimb?partial=3&tempoBpm=120&tries=1');
-    await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
     await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
     await expect(page.getByTestId('headline')).toContainText('Climbed seamlessly 4 of 4');
     for (const seconds of await heldSeconds(page, /Climb/)) expect(Math.abs(seconds - 2)).toBeLessThan(0.25);
@@ -53,7 +53,7 @@ test.describe('over the break', () => {
   test.use({ hears: SOUNDS.ownBreak });
   test('E for six beats and D for nine', async ({ page }) => {
     await page.goto('/stand/drill/breakDrill?tempoBpm=40');
-    await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
     await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
     await expect(page.getByTestId('headline')).toHaveText('Moved seamlessly.');
     const [e, d] = await heldSeconds(page, /Over the break/);
@@ -68,7 +68,7 @@ test.describe('widening swell', () => {
     page,
   }) => {
     await page.goto('/stand/drill/wideningUp?note=65&start=ownTime');
-    await inPhase(page, 'playing').waitFor({ timeout: 30_000 });
+    await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
     await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
     await expect(page.getByTestId('headline')).toHaveText(/even\.$/);
   });

@@ -10,11 +10,11 @@ test('a round of paired swells runs hands-free from the microphone, and its resu
   await expect(page.getByTestId('note-next').getByLabel('G sharp 4')).toBeVisible();
   await expect(page.getByTestId('phrase-count')).toHaveText('1 of 2');
   // From here on nobody touches anything.
-  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
   await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   await expect(page.getByTestId('headline')).toHaveText(/even\.$/);
   await expect(page.getByText(/Next in \d s/)).toBeVisible();
-  await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+  await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
   await expect(page.getByTestId('phrase-count')).toHaveText('2 of 2');
   await expect(page.getByTestId('note-now').getByLabel(/^G (5|sharp 5)$/)).toBeVisible();
   await inPhase(page, 'resting').waitFor({ timeout: 90_000 });

@@ -35,7 +35,7 @@ for (const left of ['another', 'none'] as const)
     await hand('plugIn');
     if (left === 'none') await page.getByRole('button', { name: 'Try again' }).click();
     // The fake microphone plays its swell anew for whoever opens it.
-    await inPhase(page, 'playing').waitFor({ timeout: 20_000 });
+    await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
     await page.goto('/takes');
     await expect(page.getByText(/[12] takes? kept/)).toBeVisible();
     await expect(page.getByText(/stopped at \d\.\d of 8\.0 s/).first()).toBeVisible();

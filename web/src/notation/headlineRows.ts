@@ -6,6 +6,8 @@ import { flat, longer, marked, notes } from '@inner-hum/core/verdicts';
 /** One way of playing a drill: phrase by phrase, where a whole round is told of. */
 export interface HeadlineRow {
   played: string;
+  /** Absent: those of the drill. */
+  choices?: Choices;
   /** Absent: the drill's phrase alone. */
   phrases?: readonly number[];
   change?: (written: Exercise) => Exercise;
@@ -387,6 +389,17 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     rows: [
       { ...CLEAN, past: [3.1] },
       { played: 'the second 20 cents sharp', faults: [off(2, 20)] },
+      {
+        played: 'three ways to one note',
+        choices: { ways: 'three', partial: 4 },
+        faults: [{ item: 4, kind: 'colour', at: 1 }],
+      },
+      {
+        played: 'each partial in turn, partial 3 brighter',
+        choices: { ways: 'partials', partial: 3, tries: 1 },
+        phrases: [0, 1],
+        faultsAt: { 1: [{ item: 2, kind: 'colour', at: 1 }] },
+      },
       { played: 'the second brighter', faults: [{ item: 2, kind: 'colour', at: 1 }] },
       { played: 'the fundamental instead', faults: [partial(2, 1)] },
     ],

@@ -28,7 +28,7 @@ function takesOf(drill: HeadlineDrill, row: HeadlineRow): JudgedTake[] {
         family: drill.family,
         hornId,
         phrase,
-        choices: drill.choices ?? {},
+        choices: row.choices ?? drill.choices ?? {},
         played: row.played,
         change: row.change ?? ((exercise) => exercise),
         faults: row.faultsAt?.[i] ?? row.faults ?? [],

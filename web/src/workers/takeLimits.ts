@@ -52,9 +52,13 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
   const last = notes.at(-1)?.toSeconds ?? written;
   const isOwnTime = exercise.start === 'ownTime';
   const follower = isOwnTime && notes.length > 0 ? createLiveFollower(notes, CLEAR_CENTS) : null;
-  /** Where a silence is written, as an interval to be imagined, it lasts as long as the player needs. */
-  const isSilentAfter = (index: number) =>
-    index + 1 < notes.length && notes[index + 1].fromSeconds > notes[index].toSeconds + 0.01;
+  const score = scoreOf(exercise);
+  const noteItems = [...score.keys()].filter((i) => score[i].item.kind === 'note');
+  /** What is heard, hummed or imagined before the next note takes as long as the player needs. */
+  const isThoughtAfter = (index: number) =>
+    score
+      .slice(noteItems[index], noteItems.at(index + 1))
+      .some(({ item: { kind } }) => kind === 'imagine' || kind === 'hear' || kind === 'hum');
   return {
     startHz: first ? startsOf(exercise, hornId, a4Hz) : [],
     // Air that is written after the last note belongs to the take.
@@ -62,7 +66,7 @@ export function takeLimits(exercise: Exercise, hornId: HornId, a4Hz: number): Ta
       follower
         ? follower.place.isLast || isOpenEnded(exercise)
           ? SILENCE_SECONDS
-          : isSilentAfter(follower.place.index)
+          : isThoughtAfter(follower.place.index)
             ? LONGEST_SILENCE_SECONDS
             : OWN_TIME_SILENCE_SECONDS
         : seconds < last

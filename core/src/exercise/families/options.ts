@@ -52,7 +52,8 @@ export type OptionName =
   | 'keys'
   | 'notes'
   | 'pull'
-  | 'vibrato';
+  | 'vibrato'
+  | 'ways';
 
 export type Options = { readonly [Name in OptionName]?: Option };
 /** What was chosen, by option; what is left out is as usual. */

@@ -145,7 +145,7 @@ export function DayView({ logged, onWrite }: DayViewProps) {
             row.kind === 'take' ? (
               <TakeRow key={row.take.id} take={row.take} naming={settings.naming} />
             ) : (
-              <RoundLine key={row.id} id={row.id} takes={row.takes} />
+              <RoundLine key={row.id} id={row.id} takes={row.takes} naming={settings.naming} />
             ),
           )}
         </Box>
