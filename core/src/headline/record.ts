@@ -65,12 +65,6 @@ const RECORDS: Partial<Record<HeadlineId, RecordRow>> = {
     told: plain,
     of: (notes) => best(notes, ({ measures }) => measures?.bendRangeCents),
   },
-  subtone: {
-    wants: 'more',
-    digits: 0,
-    told: plain,
-    of: (notes) => best(notes, ({ measures }) => measures?.subtone?.airierDb),
-  },
 };
 
 const rowOf = (exercise: PlayedTake['exercise']): RecordRow | null =>

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { BlobWriter, TextReader, ZipWriter } from './zip.ts';
 import * as fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { buildSwell, DEFAULT_SCALE } from '@inner-hum/core/exercise';
+import { buildSwell } from '@inner-hum/core/exercise';
 import { FrameTrack, listenTo } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { createRandom, roundToSteps } from '@inner-hum/core/signal';
@@ -21,6 +21,7 @@ import {
   type Choice,
   type TakeRecord,
 } from '../storage/index.ts';
+import { TEST_TAKE } from '../storage/testTake.ts';
 import { newManifest } from './archiveFormat.ts';
 import { openArchive, restore, writeArchive, type OpenedArchive } from './index.ts';
 
@@ -43,33 +44,15 @@ const exercise = buildSwell({
 
 function take(id: string, startedAt: number, change: Partial<TakeRecord> = {}): TakeRecord {
   return {
+    ...TEST_TAKE,
     id,
     state: 'kept',
     kind: 'free',
-    roundId: null,
-    phrase: 0,
-    call: null,
     startedAt,
     ...wallClock(startedAt),
-    hornId: 'alto',
-    a4Hz: 440,
-    scale: DEFAULT_SCALE,
-    source: 'microphone',
-    eyes: 'watch',
     sampleRateHz: RATE,
     lengthSeconds: 0.1,
-    context: null,
-    dueClickSeconds: [],
-    foundClickSeconds: [],
-    analysis: null,
-    loudness: null,
     playingLoad: { playedSeconds: 1, highSeconds: 0, loudSeconds: 0 },
-    mouthpieceId: 'alto.first',
-    reedKind: '',
-    reedId: '',
-    playerNote: '',
-    recovered: false,
-    deletedAt: null,
     ...change,
   };
 }

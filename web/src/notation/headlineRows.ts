@@ -275,7 +275,7 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     family: 'fullToSubtone',
     phrase: 4,
     rows: [
-      { ...CLEAN, past: [9, 11] },
+      CLEAN,
       { played: 'still full', faults: [full(1)] },
       { played: 'weak', faults: [weak(1)] },
       { played: 'not heard', faults: [missed(1)] },

@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import { isMainThread } from 'node:worker_threads';
 import { beforeEach, expect, it } from 'vitest';
-import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
 import {
@@ -48,39 +47,12 @@ import {
   type TakeRecord,
 } from './index.ts';
 import { checkRows } from './checkRows.ts';
+import { TEST_TAKE } from './testTake.ts';
 
 let count = 0;
 beforeEach(() => openDatabase(`test-${count++}`));
 
-const record: TakeRecord = {
-  id: 'a',
-  state: 'recording',
-  kind: 'exercise',
-  roundId: null,
-  phrase: 0,
-  call: null,
-  startedAt: 1000,
-  ...wallClock(1000),
-  hornId: 'alto',
-  a4Hz: 440,
-  scale: DEFAULT_SCALE,
-  source: 'microphone',
-  eyes: 'watch',
-  sampleRateHz: 48000,
-  lengthSeconds: 0,
-  context: null,
-  dueClickSeconds: [],
-  foundClickSeconds: [],
-  analysis: null,
-  loudness: null,
-  playingLoad: null,
-  mouthpieceId: 'alto.first',
-  reedKind: '',
-  reedId: '',
-  playerNote: '',
-  recovered: false,
-  deletedAt: null,
-};
+const record = TEST_TAKE;
 
 it('gives back the sound of an unfinished take up to the first missing part', async () => {
   await beginTake(record);

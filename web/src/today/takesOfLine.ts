@@ -4,17 +4,18 @@ import { takesOfDay, type SettingsRecord, type TakeRecord } from '../storage/ind
 
 /** The newest playing of a line of the sheet on its day: the takes of its last round, or its last take alone; none where it was not played. */
 export async function takesOfLine(
-  { family, item }: SheetLine,
+  { family, exerciseId, item }: SheetLine,
   day: string,
   { source, hornId }: Pick<SettingsRecord, 'source' | 'hornId'>,
 ): Promise<TakeRecord[]> {
-  if (family === null) return [];
+  if (family === null && !exerciseId) return [];
   const midi = item?.midi ?? null;
   const fits = ({ context, analysis, hornId: horn }: TakeRecord) =>
     horn === hornId &&
     analysis !== null &&
-    context?.exercise.family === family &&
+    (family === null ? context?.exercise.shelfId === exerciseId : context?.exercise.family === family) &&
     (midi === null ||
+      context === null ||
       notesOf(scoreOf(context.exercise)).some(
         (note) => (note.item.fingered ?? note.item.writtenMidi) === midi,
       ));

@@ -87,8 +87,11 @@ export function LineRow(props: LineRowProps) {
         <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
           {place}. {name} {isDone && <Box as="span">{t('today.done')}</Box>}
         </Box>
-        {isDone && <LineHeadline line={line} day={day} settings={settings} />}
-        <Box color="muted">{reasonText(reason, skillOf(id) === 'start', settings.naming, t)}</Box>
+        {isDone ? (
+          <LineHeadline line={line} day={day} settings={settings} />
+        ) : (
+          <Box color="muted">{reasonText(reason, skillOf(id) === 'start', settings.naming, t)}</Box>
+        )}
       </Box>
       <Flex gap="3" flexShrink="0" wrap="wrap" w={{ base: 'full', lg: 'auto' }} justifyContent="flex-end">
         {canChange && (

@@ -1,0 +1,34 @@
+import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
+import { wallClock } from './moment.ts';
+import type { TakeRecord } from './records.ts';
+
+/** For tests: a take of a second after the epoch in which nothing was written, judged or measured yet. */
+export const TEST_TAKE: TakeRecord = {
+  id: 'a',
+  state: 'recording',
+  kind: 'exercise',
+  roundId: null,
+  phrase: 0,
+  call: null,
+  startedAt: 1000,
+  ...wallClock(1000),
+  hornId: 'alto',
+  a4Hz: 440,
+  scale: DEFAULT_SCALE,
+  source: 'microphone',
+  eyes: 'watch',
+  sampleRateHz: 48000,
+  lengthSeconds: 0,
+  context: null,
+  dueClickSeconds: [],
+  foundClickSeconds: [],
+  analysis: null,
+  loudness: null,
+  playingLoad: null,
+  mouthpieceId: 'alto.first',
+  reedKind: '',
+  reedId: '',
+  playerNote: '',
+  recovered: false,
+  deletedAt: null,
+};
