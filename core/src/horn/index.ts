@@ -9,7 +9,14 @@ export { fingeringOf, isSameFingering, KEYS, keysMoved, type Fingering, type Key
 export { fingeringsOf, regularFingering } from './fingerings.ts';
 export { fingeringKey, HIGH_NOTES, isHighNote, readFingeringKey, startFingerings } from './highNotes.ts';
 export { HIGHEST_PARTIAL, LAST_FUNDAMENTAL, partialNote, pureCents } from './partials.ts';
-export { regularRoute, routesTo, type Route } from './routes.ts';
+export {
+  FIRST_SHORT_TUBE,
+  LAST_SHORT_TUBE,
+  overblownFifth,
+  regularRoute,
+  routesTo,
+  type Route,
+} from './routes.ts';
 export { routeChance, type Spoken } from './routeChance.ts';
 export {
   allowedRoutes,

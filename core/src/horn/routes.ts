@@ -17,10 +17,13 @@ export interface Route {
   partial: number;
 }
 
-const FIRST_WITH_OCTAVE_KEY = 74;
 const FIFTH = 7;
-/** A5 from D5 up to F#6 from B5; C6 hardly overblows. */
-const LAST_SHORT_TUBE = 83;
+/** Fingerings of the second octave that overblow a fifth: A5 from D5 up to F#6 from B5; C6 hardly does. */
+export const FIRST_SHORT_TUBE = writtenMidi(74);
+export const LAST_SHORT_TUBE = writtenMidi(83);
+
+/** The note a fifth over a fingering of the second octave: partial 3 of the short tube. */
+export const overblownFifth = (fingered: number): WrittenMidi => writtenMidi(fingered + FIFTH);
 
 /** The regular fingering of a note as a route. */
 export function regularRoute(note: WrittenMidi): Route {
@@ -42,7 +45,7 @@ export function routesTo(note: WrittenMidi, { lowest, highest }: Pick<Horn, 'low
           partial,
         });
   const short = note - FIFTH;
-  if (short >= FIRST_WITH_OCTAVE_KEY && short <= LAST_SHORT_TUBE)
+  if (short >= FIRST_SHORT_TUBE && short <= LAST_SHORT_TUBE)
     routes.push({
       kind: 'shortTube',
       fingered: writtenMidi(short),

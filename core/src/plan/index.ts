@@ -1,7 +1,17 @@
 // What to play next and how: from judged takes to proposals. Reads measures; hears and judges nothing itself.
 export { holdOf, placeOf, proposeTempo, type Hold, type TempoProposal } from './breathBudget.ts';
 export { rungTries, type RungTry } from './rungTries.ts';
-export { clearByDay, ladder, nextRung, rungChance, rungOf, type Rung, type RungState } from './ladder.ts';
+export {
+  clearByDay,
+  fifthRungs,
+  isShortTube,
+  ladder,
+  nextRung,
+  rungChance,
+  rungOf,
+  type Rung,
+  type RungState,
+} from './ladder.ts';
 export { matchTries, type MatchSound, type MatchTry } from './matchTries.ts';
 export {
   highFigures,

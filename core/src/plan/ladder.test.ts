@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE, familyById, phraseExercise } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
-import { hornById, writtenMidi } from '../horn/index.ts';
+import { hornById, routesTo, writtenMidi } from '../horn/index.ts';
 import { analyseTake, type TakeContext } from '../judge/index.ts';
 import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
-import { clearByDay, ladder, nextRung, rungTries, type RungTry } from './index.ts';
+import { clearByDay, fifthRungs, ladder, nextRung, rungTries, type RungTry } from './index.ts';
 
 const RATE = 24000;
 const ALTO = hornById('alto');
@@ -119,4 +119,51 @@ it('proposes the rung where practice tells most, never one that is reached or a 
   const all = rungs.flat().flatMap(({ fingered, partial }) => tried(fingered, partial, 12, 12));
   expect(nextRung(ladder(ALTO, all))).toBe(null);
   expect(ladder(hornById('baritone'), [])).toHaveLength(9);
+});
+
+it('has the overblown fifths as a block of its own, each counted by its own fingers', () => {
+  const tries = play('fifths', { note: 74, to: 74, start: 'playToStart' }, []);
+  expect(tries).toMatchObject([{ fingered: 74, partial: 3, spoke: true, heardPartial: null }]);
+  expect(Math.abs(tries[0].cents ?? 99)).toBeLessThan(3);
+  const fifths = fifthRungs(ALTO, tries);
+  expect(fifths.map(([{ fingered, sounding }]) => [fingered, sounding])).toEqual(
+    Array.from({ length: 10 }, (_, i) => [74 + i, 81 + i]),
+  );
+  expect(fifths[0][0]).toMatchObject({ spoke: 1, tries: 1, state: 'shaky' });
+  // Of a player who goes no higher than G5 there are six.
+  expect(fifthRungs({ highest: writtenMidi(79) }, [])).toHaveLength(6);
+  expect(fifthRungs({ highest: writtenMidi(73) }, [])).toEqual([]);
+});
+
+it('says of every route that tube and partial make its note', () => {
+  for (let midi = 58; midi <= 101; midi++)
+    for (const { kind, tube, partial, fingered, octaveKey } of routesTo(writtenMidi(midi), ALTO)) {
+      const exact = tube + 12 * Math.log2(partial);
+      expect(Math.abs(exact - midi), `${midi} by ${fingered}`).toBeLessThan(0.4);
+      expect(octaveKey).toBe(kind === 'shortTube' || (kind === 'regular' && partial === 2));
+      if (kind !== 'regular') expect(fingered - tube).toBe(kind === 'shortTube' ? 12 : 0);
+    }
+});
+
+it('proposes a fifth as it proposes any other rung', () => {
+  const easy = Array.from({ length: 12 }, (_, at) => at);
+  const spoken = (fingered: number, partial: number): RungTry[] =>
+    easy.map((at) => ({
+      fingered: writtenMidi(fingered),
+      partial,
+      spoke: true,
+      heardPartial: null,
+      cents: 0,
+      holdSeconds: 3,
+      clearSeconds: 0.1,
+      at,
+    }));
+  const long = Array.from({ length: 8 }, (_, i) => 58 + i).flatMap((tube) =>
+    [1, 2, 3, 4, 5, 6, 7, 8].flatMap((partial) => spoken(tube, partial)),
+  );
+  const proposed = nextRung(ladder(ALTO, long), fifthRungs(ALTO, long));
+  expect(proposed).toMatchObject({ partial: 3, state: 'notYet' });
+  expect(proposed?.fingered).toBeGreaterThanOrEqual(74);
+  const all = [...long, ...Array.from({ length: 10 }, (_, i) => spoken(74 + i, 3)).flat()];
+  expect(nextRung(ladder(ALTO, all), fifthRungs(ALTO, all))).toBeNull();
 });

@@ -1,6 +1,8 @@
 import {
+  FIRST_SHORT_TUBE,
   HIGHEST_PARTIAL,
   LAST_FUNDAMENTAL,
+  LAST_SHORT_TUBE,
   partialNote,
   routeChance,
   writtenMidi,
@@ -46,6 +48,20 @@ export function ladder(horn: Pick<Horn, 'lowest'>, tries: readonly RungTry[]): R
   );
 }
 
+/** Partial of a short tube that is its overblown fifth. */
+const FIFTH_PARTIAL = 3;
+
+/** The overblown fifths of a horn, a column each of one rung: D5 to B5 by their own fingers, as far as the horn goes. */
+export function fifthRungs({ highest }: Pick<Horn, 'highest'>, tries: readonly RungTry[]): Rung[][] {
+  const last = Math.min(LAST_SHORT_TUBE, highest);
+  return Array.from({ length: Math.max(0, last - FIRST_SHORT_TUBE + 1) }, (_, i) => [
+    rungOf(writtenMidi(FIRST_SHORT_TUBE + i), FIFTH_PARTIAL, tries),
+  ]);
+}
+
+/** Whether a fingering has the octave key: its tube is an octave longer than the note it is named by. */
+export const isShortTube = ({ fingered }: Pick<Rung, 'fingered'>): boolean => fingered >= FIRST_SHORT_TUBE;
+
 /** How one partial of a fingering has spoken lately. */
 export function rungOf(fingered: WrittenMidi, partial: number, all: readonly RungTry[]): Rung {
   const tries = all
@@ -61,7 +77,7 @@ export function rungOf(fingered: WrittenMidi, partial: number, all: readonly Run
   return {
     fingered,
     partial,
-    sounding: partialNote(fingered, partial),
+    sounding: partialNote(writtenMidi(isShortTube({ fingered }) ? fingered - 12 : fingered), partial),
     spoke,
     tries: tries.length,
     state: isReached ? 'reached' : spoke > 0 ? 'shaky' : 'notYet',
@@ -115,11 +131,14 @@ export function rungChance(rungs: readonly (readonly Rung[])[], column: number, 
     }),
     { spoke: rung.spoke, tries: rung.tries },
   );
-  const kind = rung.partial === 1 ? 'regular' : 'longTube';
-  return routeChance(
-    { kind, fingered: rung.fingered, octaveKey: false, tube: rung.fingered, partial: rung.partial },
-    told,
-  );
+  const { fingered, partial } = rung;
+  if (isShortTube(rung))
+    return routeChance(
+      { kind: 'shortTube', fingered, octaveKey: true, tube: writtenMidi(fingered - 12), partial },
+      told,
+    );
+  const kind = partial === 1 ? 'regular' : 'longTube';
+  return routeChance({ kind, fingered, octaveKey: false, tube: fingered, partial }, told);
 }
 
 /** Even: as likely to speak as not teaches most. */
@@ -129,22 +148,23 @@ const STEP_TOO_FAR = 0.35;
 
 /**
  * The rung to work on next: not reached yet, and at its next try nearest to speaking three times in five, where practice tells
- * most; a rung whose neighbour below is not spoken yet waits for that one. Null where all are reached.
+ * most; a rung whose neighbour below is not spoken yet waits for that one. `blocks`: of long tubes, of fifths. Null where all are reached.
  */
-export function nextRung(rungs: readonly (readonly Rung[])[]): Rung | null {
+export function nextRung(...blocks: readonly (readonly (readonly Rung[])[])[]): Rung | null {
   let best: Rung | null = null;
   let most = -Infinity;
-  rungs.forEach((series, column) =>
-    series.forEach((rung, row) => {
-      if (rung.state === 'reached' || rung.partial === 1) return;
-      const below = series[row - 1];
-      const isFar = below.partial > 1 && below.state === 'notYet';
-      // What has been begun comes before what has not: its figures can be told.
-      const begun = rung.tries > 0 ? 0.1 : 0;
-      const worth =
-        begun - Math.abs(rungChance(rungs, column, row) - BEST_CHANCE) - (isFar ? STEP_TOO_FAR : 0);
-      if (worth > most) [most, best] = [worth, rung];
-    }),
-  );
+  for (const rungs of blocks)
+    rungs.forEach((series, column) =>
+      series.forEach((rung, row) => {
+        if (rung.state === 'reached' || rung.partial === 1) return;
+        const below = row > 0 ? series[row - 1] : null;
+        const isFar = below !== null && below.partial > 1 && below.state === 'notYet';
+        // What has been begun comes before what has not: its figures can be told.
+        const begun = rung.tries > 0 ? 0.1 : 0;
+        const worth =
+          begun - Math.abs(rungChance(rungs, column, row) - BEST_CHANCE) - (isFar ? STEP_TOO_FAR : 0);
+        if (worth > most) [most, best] = [worth, rung];
+      }),
+    );
   return best;
 }

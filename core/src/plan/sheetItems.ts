@@ -37,6 +37,8 @@ export type PickNote = (family: FamilyId, zone: Zone, notes: readonly WrittenMid
 const LOW = [57, 58, 59, 60, 61, 62];
 const MIDDLE = [65, 67, 69, 71, 72];
 const HIGH = [74, 76, 79, 81, 83];
+/** Bases of overblown fifths. */
+const FIFTHS = [74, 77, 80];
 const PALM = [86, 87, 88, 89];
 const ALTISSIMO = [90, 91, 92, 93];
 
@@ -61,6 +63,9 @@ const TEMPLATES: readonly LineTemplate[] = [
   template('overtoneHits', true, LOW, (note, day) => ({ note, partial: 2 + (day % 3) })),
   template('overtoneEar', false, LOW, (note, day) => ({ note, partial: 2 + (day % 3), tries: 2 })),
   template('overtoneClimb', true, LOW, (note) => ({ note, partial: 3 })),
+  // All ten bases in three days.
+  template('fifths', true, FIFTHS, (note) => ({ note, to: note + 3 })),
+  template('tubeLoop', true, LOW, (note) => ({ note, to: note, partial: 3, rounds: 'two' })),
   template('swell', false, HIGH, (note) => ({ note, beats: 8 })),
   template('longHold', false, HIGH, (note) => ({ note, beats: 16, tries: 2 })),
   template('fullScales', true, null, (_, day) => ({ key: turn(KEYS, day) })),

@@ -263,6 +263,16 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     ],
   },
   {
+    family: 'noteBends',
+    choices: { bend: 3 },
+    rows: [
+      { ...CLEAN, past: [120, 180] },
+      { played: 'bent half as far', faults: [shallow(0)] },
+      { played: 'broken on the way', faults: [{ item: 0, kind: 'earlyBreath', atSeconds: 3 }] },
+      { played: '25 cents sharp', faults: [off(0, 25)] },
+    ],
+  },
+  {
     family: 'subtoneFromAir',
     rows: [
       CLEAN,
@@ -349,6 +359,13 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     ]),
   },
   {
+    family: 'ownFirst',
+    rows: hitRows(2, [
+      { played: 'the fundamental instead', faults: [partial(2, 1)] },
+      { played: 'sung 80 cents flat', faults: [off(1, -80)] },
+    ]),
+  },
+  {
     family: 'overtoneClimb',
     rows: slurRows(3, [{ played: 'the top stays below', faults: [partial(2, 2)] }]),
   },
@@ -373,6 +390,15 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     family: 'overtoneCascade',
     phrase: 1,
     rows: slurRows(1, [{ played: 'stayed above', faults: [partial(1, 3)] }]),
+  },
+  {
+    family: 'tubeLoop',
+    rows: slurRows(2, [{ played: 'the last overtone stays on the fundamental', faults: [partial(4, 1)] }]),
+  },
+  {
+    family: 'fifths',
+    phrase: 2,
+    rows: slurRows(1, [{ played: 'the fifth does not come', faults: [partial(1, 2)] }]),
   },
   {
     family: 'overtoneScale',

@@ -10,6 +10,7 @@ import { breakDrill } from './breakDrill.ts';
 import { chartRunDrill, mouthpieceMove } from './chartRun.ts';
 import { chromaticTones } from './chromaticTones.ts';
 import type { Family } from './family.ts';
+import { fifths } from './fifths.ts';
 import { fullScales, highScales, scaleEndDrill } from './fullScales.ts';
 import { hearHumPlay } from './hearHumPlay.ts';
 import { highByOvertone, highByStep, highImagine, highTries } from './highStarts.ts';
@@ -17,8 +18,10 @@ import { highHold, highSwell, voicingDrop } from './highTones.ts';
 import { intervalTones } from './intervalTones.ts';
 import { lipPositions } from './lipPositions.ts';
 import { longHold } from './longHold.ts';
+import { noteBends } from './noteBends.ts';
 import { octaveRestart } from './octaveRestart.ts';
 import { openedTone, overtoneMatch } from './matchDrills.ts';
+import { ownFirst } from './ownFirst.ts';
 import { overtoneCascade } from './overtoneCascade.ts';
 import { overtoneClimb } from './overtoneClimb.ts';
 import { overtoneEar } from './overtoneEar.ts';
@@ -31,6 +34,7 @@ import { singleSwell } from './singleSwell.ts';
 import type { Skill } from './skill.ts';
 import { fullToSubtone, subtoneFromAir, subtoneStarts, subtoneVibrato } from './subtones.ts';
 import { threeZones } from './threeZones.ts';
+import { tubeLoop } from './tubeLoop.ts';
 import { vibratoTones } from './vibratoTones.ts';
 import { vowelSweep } from './vowelSweep.ts';
 import { wideningDown, wideningUp } from './wideningSwells.ts';
@@ -64,6 +68,7 @@ export const FAMILIES: readonly Family[] = [
   returnToBottom,
   dropToBottom,
   vowelSweep,
+  noteBends,
   subtoneFromAir,
   fullToSubtone,
   subtoneStarts,
@@ -73,10 +78,13 @@ export const FAMILIES: readonly Family[] = [
   fullScales,
   scaleEndDrill,
   overtoneEar,
+  ownFirst,
   overtoneClimb,
   overtoneSwitch,
   overtoneHits,
   overtoneCascade,
+  tubeLoop,
+  fifths,
   overtoneScale,
   overtoneMatch,
   openedTone,

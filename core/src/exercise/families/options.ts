@@ -53,7 +53,8 @@ export type OptionName =
   | 'notes'
   | 'pull'
   | 'vibrato'
-  | 'ways';
+  | 'ways'
+  | 'steps';
 
 export type Options = { readonly [Name in OptionName]?: Option };
 /** What was chosen, by option; what is left out is as usual. */

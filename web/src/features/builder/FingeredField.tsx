@@ -4,6 +4,8 @@ import {
   fingeringOf,
   isSameFingering,
   regularFingering,
+  routeChance,
+  routesTo,
   writtenMidi,
   type Horn,
   type KeyId,
@@ -14,11 +16,6 @@ import { useTranslation } from 'react-i18next';
 import { FingeringDiagram, noteText } from '../../notation/index.ts';
 import { ActionButton, Select } from '../../ui/index.ts';
 
-/** Half steps from a tube's own note to its partials 2 to 8. */
-const PARTIAL_STEPS = [12, 19, 24, 28, 31, 34, 36];
-/** The longest tubes overblow farthest; above F4 only the second and third speak. */
-const LAST_LONG_TUBE = 65;
-const LAST_SHORT_TUBE = 73;
 /** As large as a finger needs it. */
 const EDITOR_PX = 300;
 
@@ -32,9 +29,11 @@ interface FingeredFieldProps {
 /** The fingering that is held: the note's own, a lower one whose overtone it is, or any keys at all. */
 export function FingeredField({ note, horn, naming, onChange }: FingeredFieldProps) {
   const { t } = useTranslation();
-  const tubes = PARTIAL_STEPS.map((step, i) => ({ midi: note.writtenMidi - step, partial: i + 2 })).filter(
-    ({ midi, partial }) => midi >= horn.lowest && midi <= (partial <= 3 ? LAST_SHORT_TUBE : LAST_LONG_TUBE),
-  );
+  const routes = routesTo(note.writtenMidi, horn)
+    .filter(({ kind }) => kind !== 'regular')
+    .toSorted((a, b) => routeChance(b, null) - routeChance(a, null));
+  // What leads to no note here is kept as it is, and said.
+  const isAstray = note.fingered !== null && !routes.some(({ fingered }) => fingered === note.fingered);
   const [isOpen, setOpen] = useState(false);
   const regular = regularFingering(note.fingered ?? note.writtenMidi);
   const keys = note.keys ?? regular;
@@ -45,21 +44,35 @@ export function FingeredField({ note, horn, naming, onChange }: FingeredFieldPro
   };
   return (
     <>
-      {tubes.length > 0 && (
+      {(routes.length > 0 || isAstray) && (
         <Select
           label={t('builder.fingered')}
           value={note.fingered === null ? '' : String(note.fingered)}
           plain={[
             { value: '', label: t('builder.ownFingering') },
-            ...tubes.map(({ midi, partial }) => ({
-              value: String(midi),
-              label: t('builder.tube', { note: noteText(midi, naming), partial }),
+            ...routes.map(({ kind, fingered, partial }) => ({
+              value: String(fingered),
+              label: t(kind === 'shortTube' ? 'builder.shortTube' : 'builder.tube', {
+                note: noteText(fingered, naming),
+                partial,
+              }),
             })),
+            ...(isAstray && note.fingered !== null
+              ? [{ value: String(note.fingered), label: noteText(note.fingered, naming) }]
+              : []),
           ]}
           onChange={(value) =>
             onChange({ ...regularly, fingered: value === '' ? null : writtenMidi(Number(value)) })
           }
         />
+      )}
+      {isAstray && note.fingered !== null && (
+        <Box role="status" data-testid="no-route">
+          {t('builder.noRoute', {
+            note: noteText(note.writtenMidi, naming),
+            tube: noteText(note.fingered, naming),
+          })}
+        </Box>
       )}
       <Box>
         <ActionButton look="plain" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>

@@ -11,6 +11,7 @@ import { rungLabel } from './rungText.ts';
 
 interface LadderPictureProps {
   rungs: readonly (readonly Rung[])[];
+  fifths: readonly (readonly Rung[])[];
   looked: Rung;
   next: Rung | null;
   tuning: Tuning;
@@ -26,29 +27,40 @@ const MOST_RUNG_PX = 50;
 
 const keyOf = ({ fingered, partial }: Rung) => `${fingered}/${partial}`;
 
-/** Fundamentals side by side, their partials above them, height is pitch: all ways to one note lie on one line. */
+/** Fundamentals side by side, their partials above them, then the overblown fifths; height is pitch: all ways to one note lie on one line. */
 export function LadderPicture(props: LadderPictureProps) {
-  const { rungs, looked, next, tuning, naming, height, onLook } = props;
+  const { rungs, fifths, looked, next, tuning, naming, height, onLook } = props;
   const { t } = useTranslation();
   const palette = useRibbonPalette();
   const [frame, width] = useElementWidth();
-  const all = rungs.flat();
+  const columns = [...rungs, ...fifths];
+  const all = columns.flat();
   const lowest = Math.min(...all.map(({ sounding }) => sounding));
   const highest = Math.max(...all.map(({ sounding }) => sounding));
   const yOf = (midi: number) =>
     HEAD_PX + ((highest - midi) / (highest - lowest)) * (height - HEAD_PX - FOOT_PX);
-  const spacing = (width - LEFT_PX) / rungs.length;
-  const xOf = (column: number) => LEFT_PX + spacing * (column + 0.5);
+  // The fifths stand apart, by half a column.
+  const gap = fifths.length > 0 ? 0.5 : 0;
+  const spacing = (width - LEFT_PX) / (columns.length + gap);
+  const xOf = (column: number) => LEFT_PX + spacing * (column + 0.5 + (column < rungs.length ? 0 : gap));
+  /** Where the foot of a column stands: at the note its fingering is named by. */
+  const footOf = ([first]: readonly Rung[]) => yOf(first.fingered);
   const rungWidth = Math.min(MOST_RUNG_PX, spacing * 0.66);
   const lines = rungs[0].map(({ sounding }) => sounding);
   const move = (event: KeyboardEvent<HTMLElement>, from: Rung) => {
-    const column = rungs.findIndex((series) => series.includes(from));
-    const row = from.partial - 1;
+    const column = columns.findIndex((series) => series.includes(from));
+    const row = columns[column].indexOf(from);
+    /** The rung of the same partial beside it, else the one that sounds nearest. */
+    const beside = (series: readonly Rung[] | undefined) =>
+      series?.find(({ partial }) => partial === from.partial) ??
+      series
+        ?.toSorted((a, b) => Math.abs(a.sounding - from.sounding) - Math.abs(b.sounding - from.sounding))
+        .at(0);
     const to: Partial<Record<string, Rung>> = {
-      ArrowUp: rungs[column][row + 1],
-      ArrowDown: row > 0 ? rungs[column][row - 1] : undefined,
-      ArrowRight: rungs.at(column + 1)?.[row],
-      ArrowLeft: column > 0 ? rungs[column - 1][row] : undefined,
+      ArrowUp: columns[column][row + 1],
+      ArrowDown: row > 0 ? columns[column][row - 1] : undefined,
+      ArrowRight: beside(columns.at(column + 1)),
+      ArrowLeft: beside(column > 0 ? columns[column - 1] : undefined),
     };
     const found = to[event.key];
     if (!found) return;
@@ -81,10 +93,10 @@ export function LadderPicture(props: LadderPictureProps) {
                 strokeDasharray="3 6"
               />
             ))}
-            {rungs.map(([first, ...others], column) => (
+            {columns.map((series, column) => (
               <path
-                key={first.fingered}
-                d={`M${xOf(column) - 3} ${yOf(first.sounding)}V${yOf(others[others.length - 1].sounding)}h6V${yOf(first.sounding)}`}
+                key={series[0].fingered}
+                d={`M${xOf(column) - 3} ${footOf(series)}V${yOf(series[series.length - 1].sounding)}h6V${footOf(series)}`}
                 fill="none"
                 stroke={palette.line}
                 strokeWidth={1.5}
@@ -98,7 +110,7 @@ export function LadderPicture(props: LadderPictureProps) {
               stroke={palette.brass}
               strokeWidth={2}
             />
-            {rungs.map((series, column) =>
+            {columns.map((series, column) =>
               series.map((rung) => (
                 <RungMark
                   key={keyOf(rung)}
@@ -141,22 +153,33 @@ export function LadderPicture(props: LadderPictureProps) {
               <NoteGlyph midi={looked.sounding} naming={naming} octave />
             </Box>
           )}
-          {rungs.map(([first], column) => (
+          {fifths.length > 0 && (
             <Box
-              key={first.fingered}
+              position="absolute"
+              aria-hidden="true"
+              color="muted"
+              fontSize="small"
+              style={{ top: 0, left: xOf(rungs.length) - spacing / 2 }}
+            >
+              {t('familyName.fifths')}
+            </Box>
+          )}
+          {columns.map((series, column) => (
+            <Box
+              key={series[0].fingered}
               position="absolute"
               aria-hidden="true"
               fontFamily="heading"
               fontSize="large"
               lineHeight="1"
               textAlign="center"
-              style={{ top: yOf(first.sounding) + 12, left: xOf(column) - spacing / 2, width: spacing }}
+              style={{ top: footOf(series) + 12, left: xOf(column) - spacing / 2, width: spacing }}
             >
-              <NoteGlyph midi={first.fingered} naming={naming} />
+              <NoteGlyph midi={series[0].fingered} naming={naming} />
             </Box>
           ))}
           {all.map((rung) => {
-            const column = rung.fingered - rungs[0][0].fingered;
+            const column = columns.findIndex((series) => series.includes(rung));
             const isLooked = rung === looked;
             return (
               <chakra.button

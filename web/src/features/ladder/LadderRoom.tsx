@@ -1,4 +1,4 @@
-import { ladder, nextRung } from '@inner-hum/core/plan';
+import { fifthRungs, ladder, nextRung } from '@inner-hum/core/plan';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { playersHorn } from '../../addresses/index.ts';
@@ -15,15 +15,17 @@ export function Component() {
   const tries = useRungTries(settings);
   const horn = settings && playersHorn(settings);
   const rungs = useMemo(() => (horn && tries ? ladder(horn, tries) : null), [horn, tries]);
-  const next = useMemo(() => rungs && nextRung(rungs), [rungs]);
-  if (!settings || !horn || !rungs || !tries) return null;
+  const fifths = useMemo(() => (horn && tries ? fifthRungs(horn, tries) : null), [horn, tries]);
+  const next = useMemo(() => rungs && fifths && nextRung(rungs, fifths), [rungs, fifths]);
+  if (!settings || !horn || !rungs || !fifths || !tries) return null;
   return (
     <LadderView
       horn={horn}
       rungs={rungs}
+      fifths={fifths}
       tries={tries}
       next={next}
-      looked={lookedAt(rungs, look, next)}
+      looked={lookedAt([...rungs, ...fifths], look, next)}
       tuning={look.tuning}
       settings={settings}
       onLook={(change) => go(change)}

@@ -11,6 +11,8 @@ import { RungPanel } from './RungPanel.tsx';
 interface LadderViewProps {
   horn: Horn;
   rungs: readonly (readonly Rung[])[];
+  /** Overblown fifths, a column each. */
+  fifths: readonly (readonly Rung[])[];
   tries: readonly RungTry[];
   next: Rung | null;
   looked: Rung;
@@ -23,7 +25,7 @@ const DESK_PX = 660;
 const PHONE_PX = 560;
 
 export function LadderView(props: LadderViewProps) {
-  const { horn, rungs, next, looked, tuning, settings, onLook } = props;
+  const { horn, rungs, fifths, next, looked, tuning, settings, onLook } = props;
   const { t } = useTranslation();
   const narrow = useNarrow();
   const look = ({ fingered, partial }: Rung) => onLook({ fingered, partial });
@@ -61,6 +63,7 @@ export function LadderView(props: LadderViewProps) {
         <Box flex="1" minW="0" w="full">
           <LadderPicture
             rungs={rungs}
+            fifths={fifths}
             looked={looked}
             next={next}
             tuning={tuning}
