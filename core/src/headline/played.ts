@@ -1,5 +1,7 @@
 import {
+  playedPhrases,
   scoreOf,
+  spellingKey,
   type DynamicScale,
   type Exercise,
   type ExerciseItem,
@@ -31,7 +33,7 @@ export interface PlayedItem {
 /** One note with what was written for it. */
 export interface PlayedNote {
   take: number;
-  written: NoteItem;
+  written: NoteItem & Pick<NamedNote, 'spelledIn'>;
   heard: NoteAnalysis;
   /** Null where it was not heard. */
   measures: ItemMeasures | null;
@@ -41,9 +43,11 @@ export interface PlayedNote {
 export const itemsOf = (takes: readonly PlayedTake[]): PlayedItem[] =>
   takes.flatMap(({ exercise, analysis }, take) => {
     const score = scoreOf(exercise);
+    const spelled = playedPhrases(exercise).map(spellingKey);
     return analysis.items.flatMap((heard) => {
-      const written = score.at(heard.item)?.item;
-      return written ? [{ take, written, heard }] : [];
+      const timed = score.at(heard.item);
+      const key = timed && spelled[timed.phrase];
+      return timed ? [{ take, written: { ...timed.item, ...(key && { spelledIn: key }) }, heard }] : [];
     });
   });
 
@@ -56,10 +60,16 @@ export const notesIn = (takes: readonly PlayedTake[]): PlayedNote[] =>
   );
 
 /** What a note is called. */
-export const nameOf = ({ writtenMidi, fingered, tone }: NoteItem): NamedNote => ({
+export const nameOf = ({
+  writtenMidi,
+  fingered,
+  tone,
+  spelledIn,
+}: NoteItem & Pick<NamedNote, 'spelledIn'>): NamedNote => ({
   writtenMidi,
   fingered,
   ...(tone && { tone }),
+  ...(spelledIn && { spelledIn }),
 });
 
 /** What was measured of each, without those of which it was not. */

@@ -1,8 +1,11 @@
-import type { DynamicMark, NoteItem } from '../exercise/index.ts';
+import type { DynamicMark, MajorKey, NoteItem } from '../exercise/index.ts';
 import { AT_ONCE_SECONDS, type HoldCause } from '../judge/index.ts';
 
 /** A note as it is called: what sounds, by which fingering, and as what. */
-export type NamedNote = Pick<NoteItem, 'writtenMidi' | 'fingered' | 'tone'>;
+export interface NamedNote extends Pick<NoteItem, 'writtenMidi' | 'fingered' | 'tone'> {
+  /** The key that spells it; absent: as a saxophone book does. */
+  spelledIn?: MajorKey;
+}
 
 /** Which of several wordings says a statement: '' where there is one. */
 interface StatementRow<Payload> {

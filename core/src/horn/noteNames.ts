@@ -17,18 +17,31 @@ function germanStem(
   letter: string,
   accidental: NoteName['accidental'],
 ): Pick<NoteName, 'stem' | 'accidental'> {
-  if (letter === 'B') return { stem: accidental === 'flat' ? 'B' : 'H', accidental: '' };
+  if (letter === 'B') return { stem: { flat: 'B', sharp: 'His', '': 'H' }[accidental], accidental: '' };
   if (accidental === 'sharp') return { stem: `${letter}is`, accidental: '' };
-  if (accidental === 'flat') return { stem: letter === 'E' ? 'Es' : `${letter}es`, accidental: '' };
+  if (accidental === 'flat')
+    return { stem: 'EA'.includes(letter) ? `${letter}s` : `${letter}es`, accidental: '' };
   return { stem: letter, accidental };
 }
 
-/** Name of a MIDI note, written or sounding alike. */
-export function nameNote(midi: number, naming: NoteNaming): NoteName {
-  const spelled = LETTERS[((midi % 12) + 12) % 12];
-  const letter = spelled[0];
-  const accidental = spelled.endsWith('#') ? 'sharp' : spelled.endsWith('b') ? 'flat' : '';
-  const octave = Math.floor(midi / 12) - 1;
+/** A note as some key spells it: letter, half steps up or down from it, octave of the letter. */
+interface Spelled {
+  letter: string;
+  alter: number;
+  octave: number;
+}
+
+/** As a saxophone book spells a note outside any key. */
+function usually(midi: number): Spelled {
+  const name = LETTERS[((midi % 12) + 12) % 12];
+  const alter = name.endsWith('#') ? 1 : name.endsWith('b') ? -1 : 0;
+  return { letter: name[0], alter, octave: Math.floor(midi / 12) - 1 };
+}
+
+/** Name of a MIDI note, written or sounding alike; `spelled`: as a key has it. */
+export function nameNote(midi: number, naming: NoteNaming, spelled: Spelled = usually(midi)): NoteName {
+  const { letter, alter, octave } = spelled;
+  const accidental = alter > 0 ? 'sharp' : alter < 0 ? 'flat' : '';
   if (naming === 'german') return { ...germanStem(letter, accidental), octave };
   return { stem: naming === 'fixedDo' ? SYLLABLES[letter] : letter, accidental, octave };
 }

@@ -7,13 +7,13 @@ import { namedNoteText, isOverblown } from './namedNoteText.ts';
 /** A note with its fingering, where that is another's, and as what it is asked for: drawn, and as text for whoever does not see it. */
 export function NamedNoteGlyph({ note, naming }: { note: NamedNote; naming: NoteNaming }) {
   const { t } = useTranslation();
-  const { writtenMidi, fingered, tone } = note;
+  const { writtenMidi, fingered, tone, spelledIn = null } = note;
   const isOver = fingered !== null && fingered !== writtenMidi;
-  if (!isOver && !tone) return <NoteGlyph midi={writtenMidi} naming={naming} octave />;
+  if (!isOver && !tone) return <NoteGlyph midi={writtenMidi} naming={naming} octave spelledIn={spelledIn} />;
   return (
     <span role="img" aria-label={namedNoteText(note, naming, t)} style={{ whiteSpace: 'nowrap' }}>
       <span aria-hidden="true">
-        <NoteGlyph midi={writtenMidi} naming={naming} octave />
+        <NoteGlyph midi={writtenMidi} naming={naming} octave spelledIn={spelledIn} />
         {isOver && (
           <>
             <span style={{ fontSize: '0.75em' }}> {t('noteName.overWord')} </span>

@@ -172,6 +172,7 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     rows: [
       { ...CLEAN, past: [9.2, 14.3] },
       { played: 'stopped after nine beats', change: shorter },
+      { played: 'partial 3 of low B flat', choices: { beats: 12, note: 58, partial: 3 } },
       { played: 'slipped after five seconds', faults: [fell(0, 5, 2)], past: [8] },
       { played: 'a breath after seven seconds', faults: [{ item: 0, kind: 'earlyBreath', atSeconds: 7 }] },
     ],

@@ -1,4 +1,4 @@
-import type { Exercise, ExerciseItem } from '@inner-hum/core/exercise';
+import { spellingKey, type Exercise, type ExerciseItem } from '@inner-hum/core/exercise';
 import type { HornId, NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { shortNote } from './NoteGlyph.tsx';
@@ -11,14 +11,18 @@ import { shownNote } from './shownNote.ts';
 export function itemName(
   item: ExerciseItem,
   before: ExerciseItem | undefined,
-  exercise: Pick<Exercise, 'body'>,
+  exercise: Pick<Exercise, 'body' | 'phrases'>,
   hornId: HornId,
   naming: NoteNaming,
   t: TFunction,
 ): string | null {
   switch (item.kind) {
     case 'note': {
-      const note = shortNote(shownNote(item, exercise, hornId) ?? 0, naming);
+      const note = shortNote(
+        shownNote(item, exercise, hornId) ?? 0,
+        naming,
+        spellingKey(exercise.phrases[0]),
+      );
       if (item.tone) return t('noteName.subtone', { note });
       const { fingered } = item;
       const isOver = fingered !== null && fingered !== item.writtenMidi;

@@ -12,11 +12,11 @@ export const isOverblown = ({ fingered }: Pick<NamedNote, 'fingered'>): boolean 
 
 /** A note with what it must not be mistaken for: the fingering it was taken from, and a subtone. */
 export function namedNoteText(
-  { writtenMidi, fingered, tone }: NamedNote,
+  { writtenMidi, fingered, tone, spelledIn }: NamedNote,
   naming: NoteNaming,
   t: TFunction,
 ): string {
-  const note = noteText(writtenMidi, naming);
+  const note = noteText(writtenMidi, naming, spelledIn);
   if (tone) return t('noteName.subtone', { note });
   if (fingered === null || fingered === writtenMidi) return note;
   return t(isOverblown({ fingered }) ? 'noteName.overblown' : 'noteName.over', {

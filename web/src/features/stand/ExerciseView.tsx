@@ -1,5 +1,13 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { familyOf, isAlone, notesOf, scoreOf, type Exercise, type NoteItem } from '@inner-hum/core/exercise';
+import {
+  familyOf,
+  isAlone,
+  spellingKey,
+  notesOf,
+  scoreOf,
+  type Exercise,
+  type NoteItem,
+} from '@inner-hum/core/exercise';
 import { playedExercise } from '@inner-hum/core/judge';
 import { registerOf, writtenMidi } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
@@ -63,6 +71,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
   const horn = t(`horn.${settings.hornId}`);
   const height = usePageHeight();
   const { doing, now, next, word } = useShownNotes(phrase, phase);
+  const spelledIn = spellingKey(phrase.phrases[0]);
   const shown = now && shownNote(now, phrase, settings.hornId);
   const key = (name: keyof SettingsRecord['keys']) =>
     settings.singleKeys ? { keyName: settings.keys[name] } : {};
@@ -154,7 +163,9 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
             aria-hidden="true"
             data-testid="note-now"
           >
-            {shown !== null && <NoteGlyph midi={shown} naming={settings.naming} octave />}
+            {shown !== null && (
+              <NoteGlyph midi={shown} naming={settings.naming} octave spelledIn={spelledIn} />
+            )}
           </Box>
           {word !== null && (
             <Box fontFamily="heading" fontSize="beat" lineHeight="1.05" aria-hidden="true" data-testid="word">
@@ -199,7 +210,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
                 fontSize={next.fingered === null && !next.tone ? 'next' : 'title'}
                 lineHeight="1.05"
               >
-                <NamedNoteGlyph note={next} naming={settings.naming} />
+                <NamedNoteGlyph note={spelledIn ? { ...next, spelledIn } : next} naming={settings.naming} />
               </Box>
             </Box>
           ) : (

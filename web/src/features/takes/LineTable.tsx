@@ -1,10 +1,13 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import {
   familyOf,
+  playedPhrases,
   scoreOf,
+  spellingKey,
   type Exercise,
   type ExerciseItem,
   type HeadlineId,
+  type MajorKey,
 } from '@inner-hum/core/exercise';
 import { clicksIn } from '@inner-hum/core/headline';
 import type { NoteNaming } from '@inner-hum/core/horn';
@@ -141,13 +144,19 @@ function figures(item: ItemAnalysis, isOwnTime: boolean, t: TFunction): Told {
 }
 
 /** What an item is called: a note with its fingering and as what it was asked for, a side of a comparison by its word. */
-function nameOf(item: ItemAnalysis, written: ExerciseItem | undefined, naming: NoteNaming, t: TFunction) {
+function nameOf(
+  item: ItemAnalysis,
+  written: ExerciseItem | undefined,
+  spelledIn: MajorKey | null,
+  naming: NoteNaming,
+  t: TFunction,
+) {
   if (item.kind !== 'note') {
     const word = written?.kind === 'air' ? written.words?.at(0)?.text : undefined;
     return word ?? t(`item.${item.kind === 'rest' ? 'hold' : item.kind}`);
   }
   if (written?.kind !== 'note') return <NoteGlyph midi={item.writtenMidi} naming={naming} octave />;
-  return <NamedNoteGlyph note={written} naming={naming} />;
+  return <NamedNoteGlyph note={spelledIn ? { ...written, spelledIn } : written} naming={naming} />;
 }
 
 /** A line of notes, read note by note at arm's length: what the drill asks of each, and which of them stand out. */
@@ -155,6 +164,7 @@ export function LineTable({ exercise, analysis, naming, onHear }: LineTableProps
   const { t } = useTranslation();
   const rows = analysis.items.filter(({ verdict }) => verdict !== null);
   const score = exercise ? scoreOf(exercise) : [];
+  const spelled = exercise ? playedPhrases(exercise).map(spellingKey) : [];
   const asked = exercise && familyOf(exercise)?.headline;
   const told = new Map(rows.map((item) => [item, figures(item, analysis.playedBeats !== undefined, t)]));
   const columns = COLUMNS.filter(
@@ -191,7 +201,8 @@ export function LineTable({ exercise, analysis, naming, onHear }: LineTableProps
         <tbody>
           {rows.map((item) => {
             const { startSeconds: start, endSeconds: end } = item;
-            const name = nameOf(item, score.at(item.item)?.item, naming, t);
+            const timed = score.at(item.item);
+            const name = nameOf(item, timed?.item, timed ? spelled[timed.phrase] : null, naming, t);
             const standsOut = item.verdict?.findings.some((finding) => !isNeutral(finding)) ?? false;
             return (
               <chakra.tr

@@ -1,0 +1,70 @@
+import { expect, inPhase, playOut, test } from '../../browser.ts';
+
+test('overblown fifths: from their block of the Ladder to the Stand, played, and counted there', async ({
+  page,
+}) => {
+  await page.goto('/ladder');
+  const fifth = page.getByRole('button', { name: /^D 5, partial 3.*A 5/ });
+  await fifth.click();
+  await expect(page.getByRole('heading', { name: /^A 5/ })).toBeVisible();
+  // From one block into the other by the arrow keys: the rung of the same partial beside it.
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: /^F 4, partial 3/, pressed: true })).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(fifth).toBeFocused();
+  await page.getByRole('link', { name: 'Overblown fifths' }).click();
+  await expect(page.getByTestId('note-next')).toContainText('over');
+  await playOut(page);
+  await expect(page.getByTestId('headline')).toHaveText(/^Climbed seamlessly 2 of 2/);
+  await page.goto('/ladder?fingered=74&partial=3');
+  await expect(
+    page.getByRole('button', { name: /^D 5, partial 3.*spoke \d of \d/, pressed: true }),
+  ).toBeVisible();
+});
+
+test('round one tube: own fingers, overtone, fundamental, and again, in one breath', async ({ page }) => {
+  await page.goto('/stand/drill/tubeLoop?note=58&to=58&partial=2');
+  await inPhase(page, 'armed').waitFor();
+  await playOut(page);
+  await expect(page.getByTestId('headline')).toHaveText(/^Moved seamlessly \d of 4/);
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await expect(
+    page.locator('tr[data-item="1"]').getByRole('img', { name: 'B flat 4 over B flat 3' }),
+  ).toBeVisible();
+});
+
+test('a lick by two fingerings is built from the real routes, played, and counted for their rungs', async ({
+  page,
+}) => {
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Write your own' }).click();
+  await page.getByTestId('items').waitFor();
+  await page.getByRole('button', { name: 'in my own time' }).click();
+  const higher = page.getByRole('button', { name: 'Half a step up' });
+  let clicks = 0;
+  const press = async (name: string) => {
+    clicks++;
+    await page.getByRole('button', { name, exact: true }).first().click();
+  };
+  await press('octave up');
+  for (let i = 0; i < 7; i++) {
+    clicks++;
+    await higher.first().click();
+  }
+  await press('Note');
+  clicks++;
+  await page.getByLabel('Fingering').selectOption({ label: 'G 5 with the octave key, overblown' });
+  await press('Note');
+  for (let i = 0; i < 2; i++) {
+    clicks++;
+    await higher.first().click();
+  }
+  clicks++;
+  await page.getByLabel('Fingering').selectOption({ label: 'A 5 with the octave key, overblown' });
+  expect(clicks).toBeLessThanOrEqual(14);
+  await page.getByRole('link', { name: 'Let the stand-in try it' }).click();
+  await playOut(page);
+  await page.goto('/ladder?fingered=79&partial=3');
+  await expect(page.getByRole('button', { name: /^G 5, partial 3.*spoke 1 of 1/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^A 5, partial 3.*spoke 1 of 1/ })).toBeVisible();
+});
