@@ -10,7 +10,7 @@ import { bestRecord, comparedWith, type Past } from './record.ts';
 import { caughtAnswer, lipsAnswer, restartsAnswer } from './starts.ts';
 import type { NamedNote, Statement } from './statement.ts';
 import { descentAnswer, swellAnswer, swellsAnswer } from './swells.ts';
-import { bendAnswer, subtoneAnswer, vibratoAnswer, vowelsAnswer } from './tones.ts';
+import { bendAnswer, subtoneAnswer, vibratoAnswer, voicedAnswer, vowelsAnswer } from './tones.ts';
 
 /** What stands out and is not said by the answer. */
 export interface Fault {
@@ -51,6 +51,7 @@ const ANSWERS: Record<HeadlineId, Answers> = {
   swell: swellAnswer,
   swells: swellsAnswer,
   vibrato: vibratoAnswer,
+  voiced: voicedAnswer,
   vowels: vowelsAnswer,
 };
 

@@ -151,6 +151,12 @@ export const STATEMENTS = {
   ),
   hummed: sided<{ cents: number }>(['Flat', 'Same', 'Sharp'], ({ cents }) => cents, SAME_CENTS),
   landedWithin: row<Of & { withinCents: number }>(),
+  /** Where a note lay that was reached by the voicing alone. */
+  voiced: sided<{ note: NamedNote; cents: number }>(
+    ['Flat', 'Same', 'Sharp'],
+    ({ cents }) => cents,
+    SAME_CENTS,
+  ),
   bent: row<{ cents: number }>(),
   back: row<{ cents: number }>(['', 'Exact'], ({ cents }) => (Math.abs(cents) < SAME_CENTS ? 'Exact' : '')),
   vowels: row<{ darkest: string; brightest: string; withinCents: number }>(),

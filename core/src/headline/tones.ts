@@ -2,7 +2,7 @@ import type { NoteItem } from '../exercise/index.ts';
 import type { FindingKind } from '../judge/index.ts';
 import { median } from '../stats/index.ts';
 import { NO_ANSWER, type Answer, type Answers } from './answer.ts';
-import { measured, most, notesIn, type PlayedNote } from './played.ts';
+import { measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import type { NamedNote, Statement } from './statement.ts';
 
 const has = ({ heard }: PlayedNote, kind: FindingKind) =>
@@ -59,6 +59,20 @@ export const vibratoAnswer: Answers = (takes) => {
       : [{ kind: 'vibrato', asked, hz, cents, percent: 100 * (regularity ?? 0) }];
   });
   return { statements: [...statements, ...swings], tells: [...tells, 'vibratoUneven', 'vibrato'] };
+};
+
+/** A lower note on the fingers of a higher one: where it lay, and how soon it stood; of several tries the nearest. */
+export const voicedAnswer: Answers = (takes) => {
+  const notes = notesIn(takes);
+  const reached = takes.flatMap((_, take) => notes.filter((note) => note.take === take).at(-1) ?? []);
+  const nearest = most(reached, ({ measures }) =>
+    typeof measures?.centsMean === 'number' ? -Math.abs(measures.centsMean) : null,
+  );
+  const { centsMean, clearSeconds } = nearest?.measures ?? {};
+  if (!nearest || typeof centsMean !== 'number') return NO_ANSWER;
+  const statements: Statement[] = [{ kind: 'voiced', note: nameOf(nearest.written), cents: centsMean }];
+  if (typeof clearSeconds === 'number') statements.push({ kind: 'firstTry', seconds: clearSeconds, of: 1 });
+  return { statements, tells: [] };
 };
 
 /** How far a note was bent down with its tone kept, and how near it came back. */

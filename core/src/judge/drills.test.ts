@@ -386,6 +386,7 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['highHold', 0, { beats: 8 }, FEW],
   ['highSwell', 0],
   ['voicingDrop', 0, { bend: 4 }],
+  ['voicedNote', 0, { start: 'countIn' }, FEW],
 ];
 
 it.each(DRILLS)(

@@ -59,6 +59,7 @@ const CLEAN: readonly [family: FamilyId, phrase: number, choices?: Choices][] = 
   ['highHold', 0],
   ['highSwell', 0],
   ['voicingDrop', 0, { bend: 4 }],
+  ['voicedNote', 0],
   ['highScales', 0],
   ['chartRun', 4],
   ['mouthpieceMove', 0],

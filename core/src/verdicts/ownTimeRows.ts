@@ -37,6 +37,7 @@ export function ownTimeRows(): VerdictRow[] {
     ['intervalTones', 4, [6, 2, 5, 3], 'imagined for as long as it took'],
     ['fifths', 3, [3, 5, 4], 'fifths held as long as one likes'],
     ['tubeLoop', 0, [3, 4, 2, 5, 3], 'round a tube without a beat'],
+    ['voicedNote', 0, [5, 3, 4, 6], 'voiced when it came'],
     ['ownFirst', 0, [5, 6, 4], 'sung for as long as it took'],
     ['vowelSweep', 0, [16], 'vowels slowly'],
     ['mouthpieceAlone', 1, [13], 'bent slowly'],

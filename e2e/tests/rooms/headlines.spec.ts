@@ -31,6 +31,17 @@ test('two lips, an open D5, full to subtone, a quiet descent, octave and restart
   );
 });
 
+test('a vowel sweep says which vowel is darkest and brightest, and each one beside the others', async ({
+  page,
+}) => {
+  await expect(await played(page, 'vowelSweep?tries=1')).toHaveText(
+    /^(Oo|Oh|Ah|Ay|Ee) darkest, (oo|oh|ah|ay|ee) brightest, pitch within \d+ cents?/,
+  );
+  await page.getByRole('link', { name: 'Look closer' }).click();
+  await expect(page.getByTestId('words').getByRole('row')).toHaveCount(5);
+  await expect(page.getByTestId('words').getByRole('row').first()).toContainText(/\d\.\d harmonics/);
+});
+
 test('a long hold counts its clicks while it lasts, and is compared with the last time and the best', async ({
   page,
 }) => {

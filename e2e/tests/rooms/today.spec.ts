@@ -80,7 +80,7 @@ test('a day of the own routine, from the sheet to its account, without a hand on
     .getByTestId('ink')
     .getByRole('link', { name: /minutes of tone, \d+ takes$/ })
     .click();
-  await expect(page.getByTestId('day-account')).toContainText('notes as written');
+  await expect(page.getByTestId('day-account')).toContainText('notes on target');
   await expect(page.getByTestId('day-takes').getByRole('link')).not.toHaveCount(0);
   await page.getByLabel('What you want to remember of this day').fill('Übung ging leicht');
   await page.getByRole('button', { name: 'Warmer by a degree' }).click();

@@ -497,6 +497,15 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     ],
   },
   {
+    family: 'voicedNote',
+    rows: [
+      CLEAN,
+      { played: '16 cents sharp', faults: [off(3, 16)] },
+      { played: 'it stays up', faults: [{ item: 3, kind: 'wrongNote', semitones: 3 }] },
+      { played: 'a breath in it', faults: [{ item: 3, kind: 'earlyBreath', atSeconds: 2 }] },
+    ],
+  },
+  {
     family: 'highScales',
     choices: { key: 'D' },
     rows: [

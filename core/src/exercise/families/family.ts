@@ -43,6 +43,7 @@ export type FamilyId =
   | 'tubeLoop'
   | 'ownFirst'
   | 'noteBends'
+  | 'voicedNote'
   | 'overtoneMatch'
   | 'openedTone'
   | 'fullToSubtone'

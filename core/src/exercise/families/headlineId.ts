@@ -19,4 +19,5 @@ export type HeadlineId =
   | 'swell'
   | 'swells'
   | 'vibrato'
+  | 'voiced'
   | 'vowels';

@@ -36,6 +36,7 @@ import { fullToSubtone, subtoneFromAir, subtoneStarts, subtoneVibrato } from './
 import { threeZones } from './threeZones.ts';
 import { tubeLoop } from './tubeLoop.ts';
 import { vibratoTones } from './vibratoTones.ts';
+import { voicedNote } from './voicedNote.ts';
 import { vowelSweep } from './vowelSweep.ts';
 import { wideningDown, wideningUp } from './wideningSwells.ts';
 
@@ -95,6 +96,7 @@ export const FAMILIES: readonly Family[] = [
   highHold,
   highSwell,
   voicingDrop,
+  voicedNote,
   highScales,
   chartRunDrill,
   mouthpieceMove,

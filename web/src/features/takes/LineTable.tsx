@@ -63,6 +63,7 @@ const ASKED: Record<HeadlineId, readonly Column[]> = {
   swell: ['softest', 'peak', 'span', 'softCents', 'loudCents'],
   swells: ['softest', 'peak', 'span', 'softCents', 'loudCents'],
   vibrato: ['pitch', 'level'],
+  voiced: ['clear', 'pitch', 'landing'],
   vowels: ['pitch', 'level'],
 };
 

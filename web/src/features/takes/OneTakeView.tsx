@@ -18,6 +18,7 @@ import { TakeRibbon } from './TakeRibbon.tsx';
 import { TakeScatter } from './TakeScatter.tsx';
 import { describeTake, TakeHeadline, takeLabel, TakeTitle, useHeadline } from '../../listing/index.ts';
 import type { OtherTake } from './useOtherTake.ts';
+import { WordsTable } from './WordsTable.tsx';
 import type { NoSound } from './useTakeSound.ts';
 
 interface OneTakeViewProps {
@@ -51,6 +52,8 @@ export function OneTakeView(props: OneTakeViewProps) {
   const headline = useHeadline([take], settings.naming);
   useFreeKeys('space', onListen);
   const again = swellAddress(take);
+  const only = take.analysis?.items.length === 1 ? take.analysis.items[0] : null;
+  const words = only?.kind === 'note' ? only.measures?.words : null;
   const beside = other?.take.analysis
     ? {
         measures: other.take.analysis.measures,
@@ -179,6 +182,7 @@ export function OneTakeView(props: OneTakeViewProps) {
           </Box>
         </Box>
       </Flex>
+      {words && words.length > 1 && <WordsTable words={words} />}
       {take.analysis && take.analysis.items.length > 1 && (
         <LineTable
           exercise={take.context?.exercise ?? null}
