@@ -81,6 +81,7 @@ export { routeExercise } from './routeExercise.ts';
 export { problemsOf, type Problem } from './problems.ts';
 export { CAUTIONS, cautionsOf, dueCautions, cautionsFor, type Caution } from './cautions.ts';
 export { allNotes, extentOf, type Extent } from './extent.ts';
+export { liftFifth, noteWithoutFifth } from './liftFifth.ts';
 export { spellingKey } from './spelling.ts';
 export { isInKey, MAJOR_KEYS, spellNote, type MajorKey, type SpelledNote } from './keys.ts';
 export {

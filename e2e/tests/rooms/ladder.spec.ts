@@ -20,7 +20,10 @@ test('matching a note: two fingerings of one pitch side by side, and unnamed', a
 test('a scale through routes: written in two lines, played, judged by what is fingered', async ({ page }) => {
   await page.goto('/ladder/routes');
   await page.getByLabel('Line', { exact: true }).selectOption('D');
-  await page.getByRole('button', { name: 'a fifth higher' }).click();
+  await page.getByRole('button', { name: 'plain, then a fifth higher' }).click();
+  await expect(page.getByTestId('route-step').first()).toContainText('regular');
+  await expect(page.getByTestId('route-step').last()).toContainText('×3');
+  await page.getByRole('button', { name: 'a fifth higher', exact: true }).click();
   await expect(page.getByTestId('route-step').first()).toContainText('×3');
   await expect(page.locator('.engraving svg').first()).toContainText('D5');
   await page.getByRole('button', { name: 'Play', exact: true }).click();

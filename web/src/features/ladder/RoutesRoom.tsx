@@ -1,5 +1,4 @@
 import { MAJOR_KEYS, type MajorKey } from '@inner-hum/core/exercise';
-import { ROUTE_MODES, type RouteMode } from '@inner-hum/core/horn';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
@@ -8,7 +7,7 @@ import { useRungTries } from '../../listing/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
 import { exerciseName, signedKey } from '../../notation/index.ts';
 import { currentSearch, useSearch } from '../../ui/index.ts';
-import { routedLine } from './routedLine.ts';
+import { LINE_MODES, noteWithoutRoute, routedLine, type LineMode } from './routedLine.ts';
 import { RoutesView } from './RoutesView.tsx';
 
 /** A scale, or an exercise of one's own, through the fingerings likeliest to speak for this player. */
@@ -22,10 +21,11 @@ export function Component() {
   if (!settings || !own || !tries) return null;
   const horn = playersHorn(settings);
   const key: MajorKey = MAJOR_KEYS.find((each) => each === search.get('key')) ?? 'Bb';
-  const mode: RouteMode = ROUTE_MODES.find((each) => each === search.get('mode')) ?? 'overtones';
+  const mode: LineMode = LINE_MODES.find((each) => each === search.get('mode')) ?? 'overtones';
   const ownId = search.get('own');
   const line = own.find(({ id }) => id === ownId)?.exercise ?? null;
-  const routed = routedLine({ horn, key, line, mode, tries });
+  const request = { horn, key, line, mode, tries };
+  const routed = routedLine(request);
   const set = (change: Record<string, string>) => {
     const next = new URLSearchParams({ ...Object.fromEntries(currentSearch()), ...change });
     for (const [name, value] of [...next]) if (value === '') next.delete(name);
@@ -45,6 +45,7 @@ export function Component() {
       tries={tries}
       chosen={{ key, mode, ownId: line ? ownId : null }}
       routed={routed}
+      lacking={routed ? null : noteWithoutRoute(request)}
       onChange={set}
       onPlay={() => keep((id) => `/stand/own/${id}`)}
       onPrint={() => keep((id) => `/shelf/sheet?of=own.${id}`)}

@@ -1,30 +1,26 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { MAJOR_KEYS, notesOf, scoreOf, type Exercise, type MajorKey } from '@inner-hum/core/exercise';
-import {
-  regularFingering,
-  regularTube,
-  ROUTE_MODES,
-  routesTo,
-  type Horn,
-  type RouteMode,
-} from '@inner-hum/core/horn';
+import { regularFingering, regularTube, routesTo, type Horn, type WrittenMidi } from '@inner-hum/core/horn';
 import { rungOf, type RungTry } from '@inner-hum/core/plan';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import { useElementWidth } from '../../ribbon/index.ts';
 import type { OwnExercise, SettingsRecord } from '../../storage/index.ts';
-import { exerciseName, FingeringDiagram, NoteGlyph, signedKey } from '../../notation/index.ts';
+import { exerciseName, FingeringDiagram, NoteGlyph, noteText, signedKey } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
+import { LINE_MODES, type LineMode } from './routedLine.ts';
 
 interface RoutesViewProps {
   horn: Horn;
   settings: SettingsRecord;
   own: readonly OwnExercise[];
   tries: readonly RungTry[];
-  chosen: { key: MajorKey; mode: RouteMode; ownId: string | null };
+  chosen: { key: MajorKey; mode: LineMode; ownId: string | null };
   /** Null where there is no such line. */
   routed: Exercise | null;
+  /** The note that has no route this way, where there is no such line. */
+  lacking: WrittenMidi | null;
   onChange(change: Record<string, string>): void;
   onPlay(): void;
   onPrint(): void;
@@ -33,7 +29,7 @@ interface RoutesViewProps {
 const DIAGRAM_PX = 92;
 
 export function RoutesView(props: RoutesViewProps) {
-  const { horn, settings, own, tries, chosen, routed, onChange } = props;
+  const { horn, settings, own, tries, chosen, routed, lacking, onChange } = props;
   const { naming } = settings;
   const { t } = useTranslation();
   const [frame, width] = useElementWidth();
@@ -80,12 +76,12 @@ export function RoutesView(props: RoutesViewProps) {
           legend={t('routes.how')}
           value={chosen.mode}
           onChange={(mode) => onChange({ mode })}
-          options={ROUTE_MODES.map((value) => ({ value, label: t(`chosen.${value}`) }))}
+          options={LINE_MODES.map((value) => ({ value, label: t(`chosen.${value}`) }))}
         />
       </Flex>
       {!routed ? (
         <Box maxW="prose" role="status">
-          {t('routes.none')}
+          {lacking === null ? t('routes.none') : t('routes.lacking', { note: noteText(lacking, naming) })}
         </Box>
       ) : (
         <>

@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest';
 import { hornById, regularTube, writtenMidi } from '@inner-hum/core/horn';
 import { ladder, nextRung, type RungTry } from '@inner-hum/core/plan';
-import { notesOf, scoreOf } from '@inner-hum/core/exercise';
+import { familyById, notesOf, scoreOf } from '@inner-hum/core/exercise';
 import { lookedAt, lookSearch, readLook } from './ladderAddress.ts';
-import { routedLine } from './routedLine.ts';
+import { noteWithoutRoute, routedLine } from './routedLine.ts';
 import { centsFrom } from './rungText.ts';
 
 const alto = hornById('alto');
@@ -54,4 +54,22 @@ it('routes a scale by what speaks for this player', () => {
     items.find(({ writtenMidi: midi }) => midi === 77)?.fingered;
   expect(f5(fingers([...tried(65, 2, false, 12), ...tried(58, 3, true, 12)]))).toBe(58);
   expect(f5(fingers([...tried(65, 2, true, 12), ...tried(58, 3, false, 12)]))).toBe(65);
+});
+
+it('plays a line plain and then by the same fingers a fifth higher, or says which note has no fifth', () => {
+  const request = { horn: alto, key: 'C', line: null, mode: 'lift', tries: [] } as const;
+  const line = routedLine(request);
+  const [plain, higher] = (line?.phrases ?? []).map(({ items }) =>
+    items.flatMap((item) => (item.kind === 'note' ? [[item.writtenMidi, item.fingered]] : [])),
+  );
+  // D5 E5 F5 G5 A5 B5, then A5 B5 C6 D6 E6 F#6 over them.
+  expect(plain.slice(0, 6)).toEqual([74, 76, 77, 79, 81, 83].map((midi) => [midi, null]));
+  expect(higher.slice(0, 6)).toEqual([74, 76, 77, 79, 81, 83].map((midi) => [midi + 7, midi]));
+  expect(noteWithoutRoute(request)).toBeNull();
+  // A scale that leaves the second octave has none.
+  const wide = familyById('fullScales')?.build(alto, { key: 'C' }) ?? null;
+  expect(routedLine({ ...request, line: wide })).toBeNull();
+  expect(noteWithoutRoute({ ...request, line: wide })).toBe(60);
+  expect(noteWithoutRoute({ ...request, line: wide, mode: 'fifth' })).toBe(60);
+  expect(noteWithoutRoute({ ...request, line: wide, mode: 'easiest' })).toBeNull();
 });

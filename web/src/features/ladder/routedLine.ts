@@ -1,13 +1,37 @@
-import { familyById, routeExercise, type Exercise, type MajorKey } from '@inner-hum/core/exercise';
-import { routeChance, type Horn, type Route, type RouteMode } from '@inner-hum/core/horn';
+import {
+  familyById,
+  isInKey,
+  liftFifth,
+  noteWithoutFifth,
+  notesOf,
+  routeExercise,
+  scoreOf,
+  type Exercise,
+  type MajorKey,
+} from '@inner-hum/core/exercise';
+import {
+  allowedRoutes,
+  FIRST_SHORT_TUBE,
+  LAST_SHORT_TUBE,
+  routeChance,
+  ROUTE_MODES,
+  writtenMidi,
+  type Horn,
+  type Route,
+  type WrittenMidi,
+} from '@inner-hum/core/horn';
 import { rungOf, type RungTry } from '@inner-hum/core/plan';
+
+/** How a line is taken: through routes, or plain and then by the same fingers a fifth higher. */
+export const LINE_MODES = [...ROUTE_MODES, 'lift'] as const;
+export type LineMode = (typeof LINE_MODES)[number];
 
 interface LineRequest {
   horn: Horn;
   key: MajorKey;
   /** An exercise instead of a scale. */
   line: Exercise | null;
-  mode: RouteMode;
+  mode: LineMode;
   tries: readonly RungTry[];
 }
 
@@ -16,20 +40,43 @@ export function chanceFor(tries: readonly RungTry[]) {
   return (route: Route) => routeChance(route, rungOf(route.fingered, route.partial, tries));
 }
 
-/** A scale or an exercise through routes; null where it has none in this mode, or the range has no room for such a scale. */
-export function routedLine({ horn, key, line, mode, tries }: LineRequest): Exercise | null {
-  const request = { horn, mode, chanceOf: chanceFor(tries) };
-  if (line) return routeExercise(line, request);
+/** The notes of a key that overblow a fifth, up and down. */
+function notesToLift(key: MajorKey): WrittenMidi[] {
+  const up = Array.from({ length: LAST_SHORT_TUBE - FIRST_SHORT_TUBE + 1 }, (_, i) =>
+    writtenMidi(FIRST_SHORT_TUBE + i),
+  ).filter((midi) => isInKey(midi, key));
+  return [...up, ...up.toReversed().slice(1)];
+}
+
+/** The scale of a key as far as a mode goes, by its own fingers; null where the range has no room for it. */
+function scaleOf({ horn, key, mode }: Pick<LineRequest, 'horn' | 'key' | 'mode'>): Exercise | null {
   const family = familyById('overtoneScale');
   if (!family?.options(horn)) return null;
-  // The family writes the scale as far as this mode goes; its notes are then routed by the player's own tries.
-  const scale = family.build(horn, { key, route: mode === 'alternate' ? 'easiest' : mode });
-  const plain = {
-    ...scale,
-    phrases: scale.phrases.map((phrase) => ({
-      ...phrase,
-      items: phrase.items.map((item) => (item.kind === 'note' ? { ...item, fingered: null } : item)),
-    })),
-  };
-  return routeExercise(plain, request);
+  const isLift = mode === 'lift';
+  const scale = family.build(horn, { key, route: isLift || mode === 'alternate' ? 'easiest' : mode });
+  const [first, ...others] = notesOf(scoreOf(scale)).map(({ item }) => ({ ...item, fingered: null }));
+  const items = isLift
+    ? notesToLift(key).map((midi, i) => ({ ...(i === 0 ? first : others[0]), writtenMidi: midi }))
+    : [first, ...others];
+  return { ...scale, phrases: [{ ...scale.phrases[0], items }] };
+}
+
+/** A scale or an exercise through routes; null where it has none in this mode, or the range has no room for such a scale. */
+export function routedLine(request: LineRequest): Exercise | null {
+  const { horn, line, mode, tries } = request;
+  const plain = line ?? scaleOf(request);
+  if (!plain) return null;
+  return mode === 'lift'
+    ? liftFifth(plain)
+    : routeExercise(plain, { horn, mode, chanceOf: chanceFor(tries) });
+}
+
+/** The first note of a line that has no route in a mode; null where the line itself has no room. */
+export function noteWithoutRoute(request: LineRequest): WrittenMidi | null {
+  const { horn, line, mode } = request;
+  const plain = line ?? scaleOf(request);
+  if (!plain) return null;
+  if (mode === 'lift') return noteWithoutFifth(plain);
+  const notes = notesOf(scoreOf(plain)).map(({ item }) => item.writtenMidi);
+  return notes.find((note) => allowedRoutes(note, horn, mode).length === 0) ?? null;
 }
