@@ -43,7 +43,7 @@ export const caughtAnswer: Answers = (takes) => {
 };
 
 /** A side of a pair that lets more through by less than this lets as much through. */
-const SAME_AIR_DB = 1;
+const SAME_LIPS_DB = 1;
 
 const airOf = ({ written, heard }: PlayedItem) =>
   written.kind === 'air' && heard.kind === 'air' && heard.measures.airLevelDb !== null
@@ -83,7 +83,7 @@ export const lipsAnswer: Answers = (takes) => {
         db: Math.abs(middle),
         clean: differences.filter((db) => Math.sign(db) === Math.sign(middle)).length,
         of: pairs.length,
-        isClear: Math.abs(middle) >= SAME_AIR_DB && (plusMinusDb === null || plusMinusDb < Math.abs(middle)),
+        isClear: Math.abs(middle) >= SAME_LIPS_DB && (plusMinusDb === null || plusMinusDb < Math.abs(middle)),
         plusMinusDb,
       },
     ],

@@ -22,6 +22,8 @@ const row = <Payload>(
 export const SAME_CENTS = 3;
 export const SAME_DB = 0.5;
 export const SAME_MS = 20;
+export const SAME_COLOUR_PERCENT = 5;
+export const SAME_AIR_DB = 3;
 
 /** One wording for each side of a figure, and one for what nobody hears. */
 const sided = <Payload>(
@@ -115,8 +117,12 @@ export const STATEMENTS = {
   /** Of several notes the one whose two sounds are farthest apart. */
   farthest: row<{ note: NamedNote; db: number }>(),
   /** Which way one of two sounds lies from the other. */
-  matchColour: sided<{ percent: number }>(['Darker', 'Same', 'Brighter'], ({ percent }) => percent, 5),
-  matchAir: sided<{ db: number }>(['Clearer', 'Same', 'Airier'], ({ db }) => db, 3),
+  matchColour: sided<{ percent: number }>(
+    ['Darker', 'Same', 'Brighter'],
+    ({ percent }) => percent,
+    SAME_COLOUR_PERCENT,
+  ),
+  matchAir: sided<{ db: number }>(['Clearer', 'Same', 'Airier'], ({ db }) => db, SAME_AIR_DB),
   /** Whole beats of the metronome for which a note stayed good. */
   held: row<{ count: number; cause: HoldCause; note: NamedNote | null }>(
     ['', 'On', 'Completed', 'OnCompleted'],

@@ -1,10 +1,9 @@
 import { FAMILIES, DEFAULT_SCALE } from '@inner-hum/core/exercise';
-import { runRow } from '@inner-hum/core/verdicts';
+import { HEADLINE_DRILLS, runRow, type HeadlineDrill, type HeadlineRow } from '@inner-hum/core/verdicts';
 import i18next, { type TFunction } from 'i18next';
 import { beforeAll, describe, expect, it } from 'vitest';
 import app from '../words/messages/en/app.json';
 import { familyName } from './familyName.ts';
-import { HEADLINE_DRILLS, type HeadlineDrill, type HeadlineRow } from './headlineRows.ts';
 import { nameNotesInTexts } from './notesInTexts.ts';
 import { headlineText, type JudgedTake } from './headlineText.ts';
 

@@ -1,7 +1,7 @@
-import type { Choices, DynamicMark, Exercise, FamilyId } from '@inner-hum/core/exercise';
-import type { HornId } from '@inner-hum/core/horn';
-import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
-import { flat, longer, marked, notes } from '@inner-hum/core/verdicts';
+import type { Choices, DynamicMark, Exercise, FamilyId } from '../exercise/index.ts';
+import type { HornId } from '../horn/index.ts';
+import type { ItemFault, StandInProfile } from '../standin/index.ts';
+import { flat, longer, marked, notes } from './verdictTable.ts';
 
 /** One way of playing a drill: phrase by phrase, where a whole round is told of. */
 export interface HeadlineRow {
