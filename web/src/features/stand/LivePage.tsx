@@ -193,7 +193,14 @@ export function LivePage(props: LivePageProps) {
         paintOutlineAhead(back, page, palette, outlineFrom, stretches, wantedAt, bendAt);
       if (score.length > 1) {
         const names = written.score.flatMap(({ item, startBeat }, i) => {
-          const name = itemName(item, written.score.at(i - 1)?.item, exercise, hornId, naming, t);
+          const name = itemName(
+            item,
+            i > 0 ? written.score[i - 1].item : undefined,
+            exercise,
+            hornId,
+            naming,
+            t,
+          );
           return name === null ? [] : [{ seconds: startBeat * beat, name, isNow: i === here }];
         });
         paintNames(back, page, palette, names, NAME_FONT);
