@@ -1,19 +1,18 @@
-import { isNeutral } from '../judge/index.ts';
+import { isNotJudged } from '../judge/index.ts';
 import { differenceOfMeans, mean } from '../stats/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
-import { measured, nameOf, notesIn, type PlayedNote } from './played.ts';
+import { hasFound, isCalm, measured, nameOf, notesIn, type PlayedNote } from './played.ts';
 import type { Statement } from './statement.ts';
 
 /** What was too short to judge, or had nothing to be held against, stands in no count. */
-const isJudged = ({ heard }: PlayedNote) =>
-  heard.verdict !== null &&
-  !heard.verdict.findings.some(({ kind }) => kind === 'tooShort' || kind === 'noFullTone');
+const isJudged = ({ heard: { verdict } }: PlayedNote) =>
+  verdict !== null && !verdict.findings.some(isNotJudged);
 
 /** Of all notes, how many stand out. */
 export const lineAnswer: Answers = (takes) => {
   const notes = notesIn(takes).filter(isJudged);
   if (notes.length === 0) return NO_ANSWER;
-  const outstanding = notes.filter(({ heard }) => !heard.verdict?.findings.every(isNeutral)).length;
+  const outstanding = notes.filter((note) => !isCalm(note)).length;
   return { statements: [{ kind: 'line', count: notes.length, outstanding }], tells: [] };
 };
 
@@ -21,14 +20,13 @@ export const lineAnswer: Answers = (takes) => {
 export const steadyAnswer: Answers = (takes) => {
   const notes = notesIn(takes);
   if (notes.length !== 1) return lineAnswer(takes);
-  const [{ written, measures, heard }] = notes;
+  const [{ written, measures }] = notes;
   if (typeof measures?.centsMean !== 'number') return NO_ANSWER;
   const { centsMean: cents, withinCents, levelSpreadDb: db } = measures;
   const statements: Statement[] = [
     { kind: 'steady', note: nameOf(written), cents, withinCents: withinCents ?? Math.abs(cents) },
   ];
-  const wobbles = heard.verdict?.findings.some(({ kind }) => kind === 'unsteady') ?? false;
-  if (typeof db === 'number' && !wobbles) statements.push({ kind: 'levelWithin', db });
+  if (typeof db === 'number' && !hasFound(notes[0], 'unsteady')) statements.push({ kind: 'levelWithin', db });
   return { statements, tells: ['pitch'] };
 };
 

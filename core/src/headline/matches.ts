@@ -1,7 +1,7 @@
-import { isNeutral, matchDb } from '../judge/index.ts';
+import { matchDb } from '../judge/index.ts';
 import { median } from '../stats/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
-import { measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import { isCalm, measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import { SAME_AIR_DB, SAME_COLOUR_PERCENT, type Statement } from './statement.ts';
 
 /** Three sounds of one pitch by three fingerings in a phrase: their three distances, medians over the takes; null where there are not three. */
@@ -53,8 +53,6 @@ export const matchAnswer: Answers = (takes) => {
   if (air !== null && Math.abs(air) >= SAME_AIR_DB) statements.push({ kind: 'matchAir', db: air });
   return {
     statements,
-    tells: notes.every((note) => note.heard.verdict?.findings.every(isNeutral) ?? true)
-      ? []
-      : ['colourApart', 'pitchApart'],
+    tells: notes.every(isCalm) ? [] : ['colourApart', 'pitchApart'],
   };
 };

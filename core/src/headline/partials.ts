@@ -1,7 +1,7 @@
 import type { FindingKind } from '../judge/index.ts';
 import { median } from '../stats/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
-import { measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import { hasFound, measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import type { SlurWay, Statement } from './statement.ts';
 
 /** What makes a change from one note to the next audible. */
@@ -32,8 +32,6 @@ const NOT_SPOKEN: readonly FindingKind[] = [
   'highPartial',
   'fellBack',
 ];
-const has = ({ heard }: PlayedNote, kinds: readonly FindingKind[]) =>
-  heard.verdict?.findings.some(({ kind }) => kinds.includes(kind)) ?? false;
 const isOvertone = ({ written }: PlayedNote) =>
   written.fingered !== null && written.fingered !== written.writtenMidi;
 
@@ -55,7 +53,7 @@ export const slursAnswer: Answers = (takes) => {
     i > 0 && notes[i - 1].take === note.take ? [[notes[i - 1], note]] : [],
   );
   if (changes.length === 0) return NO_ANSWER;
-  const clean = changes.filter(([, to]) => !has(to, CHANGE_FAULTS)).length;
+  const clean = changes.filter(([, to]) => !hasFound(to, ...CHANGE_FAULTS)).length;
   const statements: Statement[] = [{ kind: 'slurred', way: wayOf(changes), clean, of: changes.length }];
   const slowest = most(notes.filter(isOvertone), ({ measures }) => measures?.clearSeconds);
   if (typeof slowest?.measures?.clearSeconds === 'number')
@@ -75,7 +73,7 @@ export const hitsAnswer: Answers = (takes) => {
     ({ written }) => written.writtenMidi === target?.writtenMidi && written.fingered === target.fingered,
   );
   if (tries.length === 0) return NO_ANSWER;
-  const spoke = tries.filter((note) => note.measures !== null && !has(note, NOT_SPOKEN));
+  const spoke = tries.filter((note) => note.measures !== null && !hasFound(note, ...NOT_SPOKEN));
   const statements: Statement[] = [{ kind: 'spokeOf', clean: spoke.length, of: tries.length }];
   const [first] = tries;
   const seconds = first.measures?.clearSeconds;
@@ -84,7 +82,7 @@ export const hitsAnswer: Answers = (takes) => {
   const cents = median(measured(spoke, ({ measures }) => measures?.centsMean));
   if (cents !== null) statements.push({ kind: 'pitch', cents });
   const instead = tries.flatMap((note) =>
-    has(note, ['lowPartial', 'highPartial', 'fellBack']) && note.heard.heardPartial
+    hasFound(note, 'lowPartial', 'highPartial', 'fellBack') && note.heard.heardPartial
       ? [note.heard.heardPartial]
       : [],
   );
@@ -95,7 +93,7 @@ export const hitsAnswer: Answers = (takes) => {
       partial,
       count: instead.filter((each) => each === partial).length,
     });
-  const squawks = tries.filter((note) => has(note, ['onlySquawk', 'squawk'])).length;
+  const squawks = tries.filter((note) => hasFound(note, 'onlySquawk', 'squawk')).length;
   if (squawks > 0) statements.push({ kind: 'squawks', count: squawks });
   return { statements, tells: [...NOT_SPOKEN, 'squawk'] };
 };

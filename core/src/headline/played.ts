@@ -8,7 +8,14 @@ import {
   type NoteItem,
 } from '../exercise/index.ts';
 import type { HornId } from '../horn/index.ts';
-import type { ItemAnalysis, ItemMeasures, NoteAnalysis, TakeAnalysis } from '../judge/index.ts';
+import {
+  isNeutral,
+  type ItemAnalysis,
+  type ItemMeasures,
+  type NoteAnalysis,
+  type TakeAnalysis,
+  type FindingKind,
+} from '../judge/index.ts';
 import type { NamedNote } from './statement.ts';
 
 /** A judged take, as far as an answer is made of it. */
@@ -58,6 +65,13 @@ export const notesIn = (takes: readonly PlayedTake[]): PlayedNote[] =>
       ? [{ take, written, heard, measures: heard.status === 'played' ? heard.measures : null }]
       : [],
   );
+
+/** Whether one of these was found in a note. */
+export const hasFound = ({ heard }: PlayedNote, ...kinds: readonly FindingKind[]): boolean =>
+  heard.verdict?.findings.some(({ kind }) => kinds.includes(kind)) ?? false;
+
+/** Whether nothing stood out in a note. */
+export const isCalm = ({ heard }: PlayedNote): boolean => heard.verdict?.findings.every(isNeutral) ?? true;
 
 /** What a note is called. */
 export const nameOf = ({

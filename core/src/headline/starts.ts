@@ -1,12 +1,18 @@
 import { nearestMark } from '../exercise/index.ts';
-import { isNeutral, START_LIMITS, type FindingKind } from '../judge/index.ts';
+import { START_LIMITS, type FindingKind } from '../judge/index.ts';
 import { mean, meanWithInterval, median } from '../stats/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
-import { itemsOf, measured, most, notesIn, type PlayedItem, type PlayedNote } from './played.ts';
+import {
+  hasFound,
+  isCalm,
+  itemsOf,
+  measured,
+  most,
+  notesIn,
+  type PlayedItem,
+  type PlayedNote,
+} from './played.ts';
 import type { Statement } from './statement.ts';
-
-const foundOf = ({ heard }: PlayedNote, kinds: readonly FindingKind[]) =>
-  heard.verdict?.findings.some(({ kind }) => kinds.includes(kind)) ?? false;
 
 /** Out of bare air: how often it caught, at which mark, after how long, and whether the note itself spoke first. */
 export const caughtAnswer: Answers = (takes) => {
@@ -33,7 +39,7 @@ export const caughtAnswer: Answers = (takes) => {
   const statements: Statement[] = [];
   if (notes.length > 1) statements.push({ kind: 'spokeOf', clean: caught.length, of: notes.length });
   if (mark !== null) statements.push({ kind: 'caught', mark, seconds });
-  const count = caught.filter((note) => foundOf(note, ['firstPartial'])).length;
+  const count = caught.filter((note) => hasFound(note, 'firstPartial')).length;
   statements.push({ kind: 'overtoneFirst', count, of: caught.length });
   if (softest !== null) statements.push({ kind: 'softestBeforeAir', mark: softest });
   return {
@@ -100,7 +106,7 @@ export const restartsAnswer: Answers = (takes) => {
     ({ measures, written }) => typeof measures?.startLevelDb === 'number' && written.attack !== 'slurred',
   );
   if (starts.length === 0) return NO_ANSWER;
-  const clean = starts.filter(({ heard }) => heard.verdict?.findings.every(isNeutral) ?? true).length;
+  const clean = starts.filter(isCalm).length;
   const statements: Statement[] = [{ kind: 'startsAlike', clean, of: starts.length }];
   const differing = starts.filter((note) => START_KINDS.some((kind) => startFinding(note, kind)));
   const told = most(differing, ({ measures }) => Math.abs(measures?.startLevelDb ?? 0));

@@ -1,16 +1,13 @@
 import { DYNAMIC_MARKS, shapeOf, type NoteItem } from '../exercise/index.ts';
-import { isNeutral } from '../judge/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
-import { most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import { hasFound, isCalm, most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import { SAME_DB, type Statement } from './statement.ts';
 
 const size = ({ measures }: PlayedNote) =>
   typeof measures?.endToEndCents === 'number' ? Math.abs(measures.endToEndCents) : null;
 /** It hardly moved: what the pitch did from soft to loud is then no answer. */
-const hardlyMoved = ({ heard }: PlayedNote) =>
-  heard.verdict?.findings.some(({ kind }) => kind === 'hardlyGrew' || kind === 'hardlyFell') ?? false;
+const hardlyMoved = (note: PlayedNote) => hasFound(note, 'hardlyGrew', 'hardlyFell');
 const isHairpin = ({ written }: PlayedNote) => shapeOf(written) !== 'steady';
-const isCalm = ({ heard }: PlayedNote) => heard.verdict?.findings.every(isNeutral) ?? true;
 
 /** The softest and the loudest mark of a note. */
 function softAndLoud({ dynamics }: NoteItem) {
@@ -64,11 +61,7 @@ export const descentAnswer: Answers = (takes) => {
   const statements: Statement[] = [
     { kind: 'fall', note: nameOf(last.written), fallDb, under: nameOf(first.written) },
   ];
-  const broken = notes.some(({ heard }) =>
-    heard.verdict?.findings.some(
-      ({ kind }) => kind === 'breath' || kind === 'gap' || kind === 'slurGap' || kind === 'restart',
-    ),
-  );
+  const broken = notes.some((note) => hasFound(note, 'breath', 'gap', 'slurGap', 'restart'));
   if (!broken && fallDb >= SAME_DB) statements.push({ kind: 'unbroken' });
   return { statements, tells: [] };
 };

@@ -1,12 +1,8 @@
 import type { NoteItem } from '../exercise/index.ts';
-import type { FindingKind } from '../judge/index.ts';
 import { median } from '../stats/index.ts';
 import { NO_ANSWER, type Answer, type Answers } from './answer.ts';
-import { measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import { hasFound, measured, most, nameOf, notesIn } from './played.ts';
 import type { NamedNote, Statement } from './statement.ts';
-
-const has = ({ heard }: PlayedNote, kind: FindingKind) =>
-  heard.verdict?.findings.some((finding) => finding.kind === kind) ?? false;
 
 /** Where it is asked whether it is a subtone, its name does not say so. */
 const toneless = (note: NoteItem): NamedNote => ({ writtenMidi: note.writtenMidi, fingered: note.fingered });
@@ -31,7 +27,7 @@ export const subtoneAnswer: Answers = (takes) => {
   if (starts.length > 0)
     statements.push({
       kind: 'byTongue',
-      count: starts.filter((note) => has(note, 'byTongue')).length,
+      count: starts.filter((note) => hasFound(note, 'byTongue')).length,
       of: starts.length,
     });
   return { statements, tells: ['stillFull', 'weakTone', 'subtone', 'byTongue'] };
@@ -88,7 +84,7 @@ export const bendAnswer: Answers = (takes) => {
 /** Which vowel is dark and which bright, and how far the pitch moved with them. */
 export const vowelsAnswer: Answers = (takes) => {
   const notes = notesIn(takes);
-  if (notes.every((note) => has(note, 'colourStill'))) return NO_ANSWER;
+  if (notes.every((note) => hasFound(note, 'colourStill'))) return NO_ANSWER;
   const words = notes.flatMap(({ measures }) => measures?.words ?? []);
   const texts = [...new Set(words.map(({ text }) => text))];
   const brightness = (text: string) =>

@@ -11,6 +11,7 @@ export { fingeringKey, HIGH_NOTES, isHighNote, readFingeringKey, startFingerings
 export { HIGHEST_PARTIAL, LAST_FUNDAMENTAL, partialNote, pureCents } from './partials.ts';
 export {
   FIRST_SHORT_TUBE,
+  isShortTube,
   LAST_SHORT_TUBE,
   overblownFifth,
   regularRoute,

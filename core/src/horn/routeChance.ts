@@ -1,5 +1,5 @@
 import { LAST_FUNDAMENTAL } from './partials.ts';
-import type { Route } from './routes.ts';
+import { FIRST_SHORT_TUBE, type Route } from './routes.ts';
 
 /** How often a route spoke in so many tries. */
 export interface Spoken {
@@ -18,7 +18,6 @@ const SHORT_TUBE_FIRST = 0.75;
 const PER_SHORT_STEP = 0.94;
 /** Opinion before any try weighs as much as this many tries. */
 const PRIOR_TRIES = 4;
-const FIRST_SHORT = 74;
 const LOWEST = 58;
 
 /** Chance that a route speaks at once, from what is usual of it and the player's own tries: between 0 and 1. */
@@ -30,7 +29,7 @@ export function routeChance(route: Route, spoken: Spoken | null): number {
 
 function usualChance({ kind, fingered, partial, tube }: Route): number {
   if (kind === 'regular') return USUAL_BY_PARTIAL[1];
-  if (kind === 'shortTube') return SHORT_TUBE_FIRST * PER_SHORT_STEP ** (fingered - FIRST_SHORT);
+  if (kind === 'shortTube') return SHORT_TUBE_FIRST * PER_SHORT_STEP ** (fingered - FIRST_SHORT_TUBE);
   const steps = Math.min(LAST_FUNDAMENTAL, tube) - LOWEST;
   return USUAL_BY_PARTIAL[partial] * PER_HALF_STEP ** Math.max(0, steps);
 }

@@ -22,6 +22,9 @@ const FIFTH = 7;
 export const FIRST_SHORT_TUBE = writtenMidi(74);
 export const LAST_SHORT_TUBE = writtenMidi(83);
 
+/** Whether a fingering has the octave key: its tube is an octave longer than the note it is named by. */
+export const isShortTube = (fingered: number): boolean => fingered >= FIRST_SHORT_TUBE;
+
 /** The note a fifth over a fingering of the second octave: partial 3 of the short tube. */
 export const overblownFifth = (fingered: number): WrittenMidi => writtenMidi(fingered + FIFTH);
 

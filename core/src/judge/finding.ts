@@ -245,5 +245,9 @@ export const findingRow = ({ kind }: Pick<Finding, 'kind'>): FindingRow<unknown>
 export const sentenceOf = (finding: Finding): string | null =>
   isKnown(finding.kind) ? finding.kind + findingRow(finding).formOf(finding) : null;
 
+/** It was heard, and could not be judged: it stands in no count. */
+export const isNotJudged = ({ kind }: Pick<Finding, 'kind'>): boolean =>
+  kind === 'tooShort' || kind === 'noFullTone';
+
 /** Nothing stood out. */
 export const isNeutral = (finding: Pick<Finding, 'kind'>): boolean => findingRow(finding).neutral;

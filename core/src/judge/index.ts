@@ -26,6 +26,7 @@ export {
   AT_ONCE_SECONDS,
   FINDINGS,
   isNeutral,
+  isNotJudged,
   sentenceOf,
   type Finding,
   type FindingKind,

@@ -1,4 +1,4 @@
-import { isNeutral } from './finding.ts';
+import { isNeutral, isNotJudged } from './finding.ts';
 import { median } from '../stats/index.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
@@ -66,8 +66,7 @@ export function countNotes(items: readonly ItemAnalysis[]): { judged: number; as
   const isCalm = ({ verdict }: ItemAnalysis) => verdict?.findings.every(isNeutral) ?? true;
   const counted = all.filter(
     ({ kind, verdict }) =>
-      (!hasNotes || kind === 'note' || kind === 'hum') &&
-      !verdict?.findings.some((finding) => finding.kind === 'tooShort' || finding.kind === 'noFullTone'),
+      (!hasNotes || kind === 'note' || kind === 'hum') && !verdict?.findings.some(isNotJudged),
   );
   const followsFault = (item: ItemAnalysis) =>
     items.some((other) => other.kind === 'rest' && other.item === item.item - 1 && !isCalm(other));

@@ -4,7 +4,6 @@ export { rungTries, type RungTry } from './rungTries.ts';
 export {
   clearByDay,
   fifthRungs,
-  isShortTube,
   ladder,
   nextRung,
   rungChance,

@@ -1,6 +1,7 @@
 import {
   FIRST_SHORT_TUBE,
   HIGHEST_PARTIAL,
+  isShortTube,
   LAST_FUNDAMENTAL,
   LAST_SHORT_TUBE,
   partialNote,
@@ -59,9 +60,6 @@ export function fifthRungs({ highest }: Pick<Horn, 'highest'>, tries: readonly R
   ]);
 }
 
-/** Whether a fingering has the octave key: its tube is an octave longer than the note it is named by. */
-export const isShortTube = ({ fingered }: Pick<Rung, 'fingered'>): boolean => fingered >= FIRST_SHORT_TUBE;
-
 /** How one partial of a fingering has spoken lately. */
 export function rungOf(fingered: WrittenMidi, partial: number, all: readonly RungTry[]): Rung {
   const tries = all
@@ -77,7 +75,7 @@ export function rungOf(fingered: WrittenMidi, partial: number, all: readonly Run
   return {
     fingered,
     partial,
-    sounding: partialNote(writtenMidi(isShortTube({ fingered }) ? fingered - 12 : fingered), partial),
+    sounding: partialNote(writtenMidi(isShortTube(fingered) ? fingered - 12 : fingered), partial),
     spoke,
     tries: tries.length,
     state: isReached ? 'reached' : spoke > 0 ? 'shaky' : 'notYet',
@@ -132,7 +130,7 @@ export function rungChance(rungs: readonly (readonly Rung[])[], column: number, 
     { spoke: rung.spoke, tries: rung.tries },
   );
   const { fingered, partial } = rung;
-  if (isShortTube(rung))
+  if (isShortTube(fingered))
     return routeChance(
       { kind: 'shortTube', fingered, octaveKey: true, tube: writtenMidi(fingered - 12), partial },
       told,

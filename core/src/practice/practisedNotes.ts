@@ -2,7 +2,7 @@ import { scoreOf } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
 import {
   isNeutral,
-  type FindingKind,
+  isNotJudged,
   type ItemAnalysis,
   type TakeAnalysis,
   type TakeContext,
@@ -29,9 +29,6 @@ export interface PractisedNote {
 const secondsOf = ({ startSeconds, endSeconds }: ItemAnalysis) =>
   startSeconds === null || endSeconds === null ? 0 : Math.max(0, endSeconds - startSeconds);
 
-/** Nothing is known of how it went. */
-const NOT_JUDGED: readonly FindingKind[] = ['airUnheard', 'tooShort', 'noFullTone'];
-
 /** What a judged take was practice of, note by note; air and hums count for their note. */
 export function practisedNotes(
   { exercise }: Pick<TakeContext, 'exercise'>,
@@ -43,7 +40,8 @@ export function practisedNotes(
     const written = score.at(item.item)?.item;
     if (!item.verdict || !written || !('writtenMidi' in written)) return [];
     // Air that was not heard says nothing of who played; nor does what could not be judged.
-    if (item.verdict.findings.some(({ kind }) => NOT_JUDGED.includes(kind))) return [];
+    if (item.verdict.findings.some((finding) => finding.kind === 'airUnheard' || isNotJudged(finding)))
+      return [];
     const { writtenMidi } = written;
     return [
       {

@@ -53,24 +53,38 @@ export function TakeHeadline({ take, naming }: { take: TakeRecord; naming: NoteN
 }
 
 interface RoundHeadlineProps {
-  roundId: string;
+  round: RoundRecord;
+  takes: readonly TakeRecord[];
   naming: NoteNaming;
-  /** Its last take, which is told of alone until all are known; absent: nothing is. */
-  take?: TakeRecord;
 }
 
-/** The answer of a whole round. */
-export function RoundHeadline({ roundId, naming, take }: RoundHeadlineProps) {
+/** The answer of a whole round, by those of its takes that were judged; nothing where none was. */
+export function RoundHeadline({ round, takes, naming }: RoundHeadlineProps) {
+  const judged = takes.filter(({ analysis }) => analysis !== null);
+  if (judged.length === 0) return null;
+  const { advice } = judgeRound(
+    judged.flatMap(({ analysis }) => analysis ?? []),
+    { exercise: round.exercise, horn: hornById(round.hornId) },
+  );
+  return <HeadlineWords takes={judged} naming={naming} advice={advice} round={round} />;
+}
+
+interface EndedRoundProps {
+  roundId: string;
+  /** Its last take, which is told of alone where the others are not known (yet). */
+  take: TakeRecord;
+  naming: NoteNaming;
+}
+
+/** The answer of a round that has just ended, as far as it is stored. */
+export function EndedRoundHeadline({ roundId, take, naming }: EndedRoundProps) {
   const found = useLiveQuery(
     async () => ({ round: await readRound(roundId), takes: await readRoundTakes(roundId) }),
     [roundId],
   );
-  const takes = found?.takes.filter(({ analysis }) => analysis !== null) ?? [];
-  if (!found?.round || takes.length === 0) return take && <TakeHeadline take={take} naming={naming} />;
-  const { round } = found;
-  const { advice } = judgeRound(
-    takes.flatMap(({ analysis }) => analysis ?? []),
-    { exercise: round.exercise, horn: hornById(round.hornId) },
+  return found?.round && found.takes.some(({ analysis }) => analysis !== null) ? (
+    <RoundHeadline round={found.round} takes={found.takes} naming={naming} />
+  ) : (
+    <TakeHeadline take={take} naming={naming} />
   );
-  return <HeadlineWords takes={takes} naming={naming} advice={advice} round={round} />;
 }

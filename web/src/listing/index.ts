@@ -1,7 +1,7 @@
 // A take as it is listed, wherever takes are: its ribbon, its title, what stood out; and takes on a report.
 export { TakeRow } from './TakeRow.tsx';
 export { TakeTitle, takeLabel } from './takeTitle.tsx';
-export { RoundHeadline, TakeHeadline } from './HeadlineWords.tsx';
+export { EndedRoundHeadline, RoundHeadline, TakeHeadline } from './HeadlineWords.tsx';
 export { readHeadline, useHeadline } from './useHeadline.ts';
 export { describeTake } from './describeTake.ts';
 export { drawTake, type TakeDrawing } from './takeInk.ts';

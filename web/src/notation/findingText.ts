@@ -9,7 +9,7 @@ export type Put = Record<string, string | number>;
 const size = (value: number, digits: number) => decimals(Math.abs(value), digits);
 const whole = (value: number) => Math.round(Math.abs(value));
 /** A player hears no tenth of what a hundredth of a second is. */
-const tens = (ms: number) => Math.round(Math.abs(ms) / 10) * 10;
+export const tens = (ms: number) => Math.round(Math.abs(ms) / 10) * 10;
 
 /** What each figure of a finding puts into its sentence. Sides are said in words, so that figures are sizes. */
 const PUT: Record<string, (value: number) => Put> = {

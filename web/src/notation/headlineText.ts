@@ -13,7 +13,7 @@ import {
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { decimals } from '../words/index.ts';
-import { findingText, putFigure, type Put } from './findingText.ts';
+import { findingText, putFigure, tens, type Put } from './findingText.ts';
 import { intervalName } from './intervalName.ts';
 import { namedNoteText } from './namedNoteText.ts';
 
@@ -51,7 +51,7 @@ function putOf(statement: Statement, naming: NoteNaming, t: TFunction): Put {
       break;
     }
     case 'responses':
-      put.list = statement.list.map((ms) => 10 * Math.round(ms / 10)).join(', ');
+      put.list = statement.list.map((ms) => tens(ms)).join(', ');
       break;
     case 'vowels':
       put.count = Math.round(statement.withinCents);

@@ -1,14 +1,11 @@
 import type { NamedNote } from '@inner-hum/core/headline';
-import type { NoteNaming } from '@inner-hum/core/horn';
+import { isShortTube, type NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
 import { noteText } from './NoteGlyph.tsx';
 
-/** From here up a fingering has the octave key: what sounds over it is overblown. */
-const FIRST_WITH_OCTAVE_KEY = 74;
-
-/** Whether a note is taken from a fingering with the octave key. */
+/** Whether a note is taken from a fingering with the octave key: what sounds over it is overblown. */
 export const isOverblown = ({ fingered }: Pick<NamedNote, 'fingered'>): boolean =>
-  fingered !== null && fingered >= FIRST_WITH_OCTAVE_KEY;
+  fingered !== null && isShortTube(fingered);
 
 /** A note with what it must not be mistaken for: the fingering it was taken from, and a subtone. */
 export function namedNoteText(

@@ -8,7 +8,7 @@ import { takeKeys } from './takeKeys.ts';
  * takes: before the first of them, and nothing where they are of different notes.
  */
 export async function pastOf(takes: readonly TakeRecord[]): Promise<number[]> {
-  const [record, ...others] = new Set(takes.map((take) => takeKeys(take).record));
+  const [record, ...others] = new Set(takes.map((take) => (take.keys ?? takeKeys(take)).record));
   if (record === undefined || others.length > 0) return [];
   const before = Math.min(...takes.map(({ startedAt }) => startedAt));
   const keys = await database()

@@ -17,7 +17,7 @@ import {
   tempoOption,
   timesOption,
 } from './options.ts';
-import { playable, rung, tubeOption, upTo, within, withTubes } from './rung.ts';
+import { playable, rung, tubeOption, upTo, within, withPlayable } from './rung.ts';
 
 const MATCHED: Judged[] = ['pitch', 'start', 'match'];
 
@@ -35,21 +35,17 @@ export const overtoneMatch = defineFamily({
   purposes: ['compare', 'voicing'],
   headline: 'match',
   options: (horn) =>
-    withTubes(horn, () =>
-      partialNote(horn.lowest, 2) > horn.highest
-        ? null
-        : {
-            note: tubeOption(horn),
-            partial: partialOption(3),
-            ways: waysOption,
-            beats: beatsOption(4, 2, 12),
-            restBeats: beatsOption(2, 1, 8),
-            from: markOption('mf'),
-            tries: timesOption(3, 1, 8),
-            tempoBpm: tempoOption(60),
-            start: paceOption('ownTime'),
-          },
-    ),
+    withPlayable(horn, () => ({
+      note: tubeOption(horn),
+      partial: partialOption(3),
+      ways: waysOption,
+      beats: beatsOption(4, 2, 12),
+      restBeats: beatsOption(2, 1, 8),
+      from: markOption('mf'),
+      tries: timesOption(3, 1, 8),
+      tempoBpm: tempoOption(60),
+      start: paceOption('ownTime'),
+    })),
   write({ note: tube, partial, ways, beats, restBeats, from, tries }, horn) {
     const { low, most } = playable(tube, partial, horn.highest);
     const matched = (item: NoteItem): NoteItem => ({ ...item, judged: MATCHED });

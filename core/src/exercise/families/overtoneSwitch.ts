@@ -10,7 +10,7 @@ import {
   timesOption,
 } from './options.ts';
 import { inRounds, roundsOption } from './rounds.ts';
-import { tuningOption, tubeOption, withTubes, rung, playable } from './rung.ts';
+import { tuningOption, tubeOption, withPlayable, rung, playable } from './rung.ts';
 
 /** The note with its own fingering, after a count the low one, the sound kept; and back. */
 export const overtoneSwitch = defineFamily({
@@ -19,22 +19,18 @@ export const overtoneSwitch = defineFamily({
   purposes: ['voicing'],
   headline: 'slurs',
   options: (horn) =>
-    withTubes(horn, () =>
-      partialNote(horn.lowest, 2) > horn.highest
-        ? null
-        : {
-            note: tubeOption(horn),
-            partial: partialOption(2),
-            beats: beatsOption(2, 1, 8),
-            from: markOption('mf'),
-            attack: choiceOption(['slurred', 'tongued'], 'slurred'),
-            rounds: roundsOption,
-            tries: timesOption(3, 1, 8),
-            overtones: tuningOption,
-            tempoBpm: tempoOption(60),
-            start: paceOption('ownTime'),
-          },
-    ),
+    withPlayable(horn, () => ({
+      note: tubeOption(horn),
+      partial: partialOption(2),
+      beats: beatsOption(2, 1, 8),
+      from: markOption('mf'),
+      attack: choiceOption(['slurred', 'tongued'], 'slurred'),
+      rounds: roundsOption,
+      tries: timesOption(3, 1, 8),
+      overtones: tuningOption,
+      tempoBpm: tempoOption(60),
+      start: paceOption('ownTime'),
+    })),
   write({ note: tube, partial, beats, from, attack, rounds, tries, overtones, start }, { highest }) {
     const { low, most } = playable(tube, partial, highest);
     const sounding = partialNote(writtenMidi(low), most);

@@ -16,6 +16,10 @@ export const tubeOption = ({ lowest }: Horn, usual: number = lowest) =>
 export const withTubes = <Own>(horn: Horn, options: () => Own): Own | null =>
   horn.lowest < LAST_FUNDAMENTAL ? options() : null;
 
+/** The same, where an overtone is held against the note by its own fingering: null too where the range has no such note. */
+export const withPlayable = <Own>(horn: Horn, options: () => Own): Own | null =>
+  withTubes(horn, () => (partialNote(horn.lowest, 2) > horn.highest ? null : options()));
+
 /** The highest partial of a tube that has a note, as far as was asked for. */
 export const within = (tube: number, partial: number, highest: number) => {
   let most = Math.min(partial, HIGHEST_PARTIAL);

@@ -2,7 +2,7 @@ import { partialNote, writtenMidi } from '../../horn/index.ts';
 import { chromatic, defineFamily, note, restOf, slurred } from './family.ts';
 import { beatsOption, markOption, paceOption, partialOption, tempoOption, timesOption } from './options.ts';
 import { inRounds, roundsOption } from './rounds.ts';
-import { playable, rung, tubeOption, tuningOption, withTubes } from './rung.ts';
+import { playable, rung, tubeOption, tuningOption, withPlayable } from './rung.ts';
 
 /** The farthest overtone of a loop: the double octave. */
 const MOST_PARTIAL = 4;
@@ -14,22 +14,18 @@ export const tubeLoop = defineFamily({
   purposes: ['voicing', 'line'],
   headline: 'slurs',
   options: (horn) =>
-    withTubes(horn, () =>
-      partialNote(horn.lowest, 2) > horn.highest
-        ? null
-        : {
-            note: tubeOption(horn),
-            to: tubeOption(horn, horn.lowest + 1),
-            partial: { ...partialOption(2), most: MOST_PARTIAL },
-            beats: beatsOption(2, 1, 8),
-            from: markOption('mf'),
-            rounds: roundsOption,
-            tries: timesOption(1, 1, 8),
-            overtones: tuningOption,
-            tempoBpm: tempoOption(72),
-            start: paceOption('ownTime'),
-          },
-    ),
+    withPlayable(horn, () => ({
+      note: tubeOption(horn),
+      to: tubeOption(horn, horn.lowest + 1),
+      partial: { ...partialOption(2), most: MOST_PARTIAL },
+      beats: beatsOption(2, 1, 8),
+      from: markOption('mf'),
+      rounds: roundsOption,
+      tries: timesOption(1, 1, 8),
+      overtones: tuningOption,
+      tempoBpm: tempoOption(72),
+      start: paceOption('ownTime'),
+    })),
   write({ note: first, to, partial, beats, from, rounds, tries, overtones, start }, { highest }) {
     return {
       overtones,

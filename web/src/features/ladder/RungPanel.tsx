@@ -1,7 +1,14 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { familyById, type Choices, type FamilyId } from '@inner-hum/core/exercise';
-import { fingeringsOf, regularFingering, routesTo, type Horn, type Route } from '@inner-hum/core/horn';
-import { isShortTube, rungOf, type Rung, type RungTry } from '@inner-hum/core/plan';
+import {
+  fingeringsOf,
+  isShortTube,
+  regularFingering,
+  routesTo,
+  type Horn,
+  type Route,
+} from '@inner-hum/core/horn';
+import { rungOf, type Rung, type RungTry } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../addresses/index.ts';
 import { ClearTrend } from '../../listing/index.ts';
@@ -52,7 +59,7 @@ export function RungPanel({ horn, looked, next, tries, tuning, settings, onLook 
           />
         ))}
       </Box>
-      {isShortTube(looked) ? (
+      {isShortTube(looked.fingered) ? (
         <ActionLink
           look="main"
           to={play('fifths', { note: looked.fingered, to: looked.fingered, tries: 4 })}

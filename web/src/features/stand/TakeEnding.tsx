@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Pace } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
-import { RoundHeadline, TakeHeadline } from '../../listing/index.ts';
+import { EndedRoundHeadline, TakeHeadline } from '../../listing/index.ts';
 import { CallWords } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Key } from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
@@ -35,7 +35,7 @@ export function TakeEnding({ settings, play, take }: TakeEndingProps) {
           <Box role="status" maxW="page">
             {take.call && take.analysis && <CallWords call={take.call} measures={take.analysis.measures} />}
             {isRound && round.over && round.id ? (
-              <RoundHeadline roundId={round.id} take={take} naming={settings.naming} />
+              <EndedRoundHeadline roundId={round.id} take={take} naming={settings.naming} />
             ) : (
               <TakeHeadline take={take} naming={settings.naming} />
             )}

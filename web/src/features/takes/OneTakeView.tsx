@@ -90,6 +90,7 @@ export function OneTakeView(props: OneTakeViewProps) {
             drawing={drawing}
             other={other}
             naming={settings.naming}
+            label={headline || t('takes.ribbon')}
             cursorSeconds={cursorSeconds}
             onCursor={onCursor}
           />

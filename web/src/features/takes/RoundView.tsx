@@ -30,7 +30,11 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
           t('round.summary', { count: takes.length }),
         ].join(' · ')}
       />
-      {isJudged ? <RoundHeadline roundId={round.id} naming={naming} /> : <Box>{t('round.empty')}</Box>}
+      {isJudged ? (
+        <RoundHeadline round={round} takes={takes} naming={naming} />
+      ) : (
+        <Box>{t('round.empty')}</Box>
+      )}
       <Flex gap="5" my="5">
         <ActionLink look="main" to={round.address}>
           {t('round.again')}

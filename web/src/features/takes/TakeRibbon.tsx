@@ -20,7 +20,7 @@ import {
 import type { TakeRecord } from '../../storage/index.ts';
 import { itemName } from '../../notation/index.ts';
 import { useNarrow } from '../../ui/index.ts';
-import { useHeadline, type TakeDrawing } from '../../listing/index.ts';
+import type { TakeDrawing } from '../../listing/index.ts';
 import { decimals } from '../../words/index.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
 import type { OtherTake } from './useOtherTake.ts';
@@ -31,6 +31,8 @@ interface TakeRibbonProps {
   /** Laid over this one, beat on beat. */
   other: OtherTake | null;
   naming: NoteNaming;
+  /** What it shows, for whoever does not see it. */
+  label: string;
   cursorSeconds: number | null;
   onCursor(seconds: number): void;
 }
@@ -42,10 +44,17 @@ const STEP_SECONDS = 0.05;
 const LABEL_MARGIN = 84;
 
 /** The ribbon of one take with its cursor: pointer, arrow keys and sound all move the same line. */
-export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCursor }: TakeRibbonProps) {
+export function TakeRibbon({
+  take,
+  drawing,
+  other,
+  naming,
+  label,
+  cursorSeconds,
+  onCursor,
+}: TakeRibbonProps) {
   const { t } = useTranslation();
   const narrow = useNarrow();
-  const headline = useHeadline([take], naming);
   const [layout, setLayout] = useState<RibbonLayout | null>(null);
   const { analysis, context } = take;
   const strayLabel = useCallback((partial: number) => t('ribbon.partial', { partial }), [t]);
@@ -146,7 +155,7 @@ export function TakeRibbon({ take, drawing, other, naming, cursorSeconds, onCurs
         paintUnder={paintUnder}
         paintOver={paintOver}
         onLayout={setLayout}
-        label={headline || t('takes.ribbon')}
+        label={label}
       />
       {x !== null && (
         <Box
