@@ -5,5 +5,6 @@ export type { LiveSound, SessionController } from './sessionTypes.ts';
 export { SessionProvider, useSession } from './SessionProvider.tsx';
 export * from './sessionSlice.ts';
 export type { VisitPhase } from './visitState.ts';
+export { useCountdown } from './useCountdown.ts';
 export { useSetup, type SessionSetup } from './setup.ts';
 export { Troubles } from './Troubles.tsx';

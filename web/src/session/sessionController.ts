@@ -3,6 +3,7 @@ import { createDrone, createMetronome, type Desk, type DeskTrouble } from '../au
 import { gearOf, type RoundRecord, type WholeTake } from '../storage/index.ts';
 import type { SessionClient, SessionEvent } from '../workers/index.ts';
 import { createBeat } from './beat.ts';
+import { createCountdowns } from './countdowns.ts';
 import { createDroneController } from './droneController.ts';
 import { createOwnTimeFollower, followLive, newLiveSound } from './liveSound.ts';
 import { phraseOf } from './round.ts';
@@ -48,6 +49,8 @@ export function createSessionController(config: SessionConfig): SessionControlle
     else if (trouble === 'micUnplugged') send({ type: 'inputLost' });
     else tell(trouble);
   });
+  const setPace = () => desk.hurry(countdowns.isAnyRunning() || isHurried(state));
+  const countdowns = createCountdowns(desk, setPace);
   const metronome = createMetronome(desk, (times) => {
     if (state.input === 'microphone') call(client.remote.noteClicks(times));
   });
@@ -116,7 +119,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
     const isShown =
       live.takeId === state.take?.id || (state.phase === 'resting' && live.takeId === state.endedTakeId);
     if (!isShown) live.takeId = null;
-    desk.hurry(isHurried(state));
+    setPace();
     dispatch(visitShown(viewOf(state)));
   }
 
@@ -172,6 +175,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       const id = await client.remote.keepLastMinute({ hornId, gear, a4Hz, scale: setup.scale, source });
       dispatch(minuteKept(id));
     },
+    countDown: countdowns.start,
     hearStandIn: (request) => client.remote.hearStandIn(request),
     clickDelays: (due) => client.remote.clickDelays(due),
   };

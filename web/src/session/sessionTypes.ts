@@ -4,6 +4,7 @@ import type { LiveFollower } from '@inner-hum/core/tone';
 import type { Desk, Metronome } from '../audio/index.ts';
 import type { HeardStandIn, StandInRequest } from '../workers/index.ts';
 import type { WholeTake } from '../storage/index.ts';
+import type { Countdowns } from './countdowns.ts';
 import type { SessionSetup } from './setup.ts';
 
 /** The frames being heard now. Read by painters frame by frame; never copied into React or the store. */
@@ -47,6 +48,8 @@ export interface SessionController {
   keepLastMinute(): Promise<void>;
   /** Round-trip delays of clicks that were due at these times. */
   clickDelays(due: number[]): Promise<number[]>;
+  /** Counts seconds of the desk's clock down to something a room does by itself; the answer ends it early. */
+  countDown: Countdowns['start'];
   /** How the listener hears a simulated performance, without keeping it. */
   hearStandIn(request: StandInRequest): Promise<HeardStandIn>;
   /** Takes of this visit that could not be stored and are not saved as files yet. */

@@ -24,7 +24,6 @@ export { UndoBar } from './UndoBar.tsx';
 export { useRemembered, type Keyed } from './useRemembered.ts';
 export { useSetSearch, useSearch } from './useSearch.ts';
 export { currentSearch, useUrlState, type UrlStateChange } from './useUrlState.ts';
-export { useCountdown } from './useCountdown.ts';
 export { useBlindAB } from './useBlindAB.ts';
 export { useFreeKeys } from './useFreeKeys.ts';
 export { useNarrow } from './useNarrow.ts';

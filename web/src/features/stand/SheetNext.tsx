@@ -4,7 +4,8 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { finishLine, isPlayable, lineAddress, lineAfter, useToday, type BadLine } from '../../today/index.ts';
 import { familyName } from '../../notation/index.ts';
-import { ActionButton, ActionLink, useCountdown } from '../../ui/index.ts';
+import { useCountdown } from '../../session/index.ts';
+import { ActionButton, ActionLink } from '../../ui/index.ts';
 
 const REST_SECONDS = 12;
 

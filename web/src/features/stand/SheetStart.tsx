@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, useCountdown } from '../../ui/index.ts';
+import { useCountdown } from '../../session/index.ts';
+import { ActionButton } from '../../ui/index.ts';
 
 /** Time to take up the horn and to see what comes. */
 const READY_SECONDS = 8;
