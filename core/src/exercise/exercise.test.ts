@@ -136,8 +136,7 @@ it('builds every family on every horn inside any range, whatever is asked for; d
         for (const { item } of scoreOf(exercise)) {
           if (!('writtenMidi' in item) || isAlone) continue;
           // An overtone may sound over the range, and be heard and hummed there; what is fingered lies in it.
-          const isHigh =
-            family.id.startsWith('high') || family.id === 'voicingDrop' || family.id === 'voicedNote';
+          const isHigh = 'keys' in options || family.id.startsWith('high');
           const isOvertone =
             isHigh || (item.kind === 'note' ? item.fingered !== null : family.id === 'overtoneEar');
           const inHand = item.kind === 'note' && !isHigh ? (item.fingered ?? item.writtenMidi) : horn.lowest;

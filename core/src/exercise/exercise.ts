@@ -109,6 +109,8 @@ export interface HearItem {
 export interface FreeItem {
   kind: 'free';
   lengthBeats: number;
+  /** The written note whose regular fingering is held all through: what spoke on it is listed. Absent: any. */
+  fingered?: WrittenMidi;
 }
 
 export type ExerciseItem = NoteItem | RestItem | AirItem | HumItem | HearItem | ImagineItem | FreeItem;

@@ -121,7 +121,7 @@ const ITEMS = {
   hum: pitched('hum'),
   hear: pitched('hear'),
   imagine: pitched('imagine'),
-  free: yup.object({ kind: kindIs('free'), lengthBeats }).noUnknown(),
+  free: yup.object({ kind: kindIs('free'), lengthBeats, fingered: midi.optional() }).noUnknown(),
 } as const;
 
 const isKind = (kind: unknown): kind is keyof typeof ITEMS => typeof kind === 'string' && kind in ITEMS;

@@ -116,6 +116,8 @@ export const FIGURES = {
   gapMs: { of: 'line', unit: 'ms', digits: 0, ...TOLD },
   /** How far the note was bent down with its tone kept. */
   bendRangeCents: { of: 'asked', unit: 'cents', digits: 0, ...kept(18, more(200), 'voicing'), column: false },
+  /** How far the note was raised with its tone kept. */
+  raiseRangeCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, column: false },
   /** How far from its beginning it came back to. */
   bendBackCents: { of: 'asked', unit: 'cents', digits: 0, ...TOLD, sides: FLAT_SHARP, column: false },
   /** How far the colour moved: 10-90 percentile width of centroidHarmonics, smoothed 150 ms, over the steady part. */

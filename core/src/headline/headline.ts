@@ -2,6 +2,7 @@ import { familyOf, shapeOf, type Exercise, type HeadlineId } from '../exercise/i
 import { isNeutral, rankFindings, type Finding } from '../judge/index.ts';
 import type { Answers } from './answer.ts';
 import { humAnswer, intervalAnswer } from './ear.ts';
+import { alternationAnswer, spokeAnswer } from './fingerings.ts';
 import { beatsAnswer, holdAnswer } from './holds.ts';
 import { compareAnswer, lineAnswer, steadyAnswer } from './lines.ts';
 import { matchAnswer } from './matches.ts';
@@ -33,6 +34,7 @@ export interface Headline {
 }
 
 const ANSWERS: Record<HeadlineId, Answers> = {
+  alternation: alternationAnswer,
   beats: beatsAnswer,
   bend: bendAnswer,
   caught: caughtAnswer,
@@ -47,6 +49,7 @@ const ANSWERS: Record<HeadlineId, Answers> = {
   match: matchAnswer,
   restarts: restartsAnswer,
   slurs: slursAnswer,
+  spoke: spokeAnswer,
   steady: steadyAnswer,
   subtone: subtoneAnswer,
   swell: swellAnswer,

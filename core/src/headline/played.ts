@@ -106,3 +106,7 @@ export function most<Item>(
   }
   return found;
 }
+
+/** How far a note was bent, down or up. */
+export const bentCents = (measures: ItemMeasures | null | undefined) =>
+  measures?.bendRangeCents ?? measures?.raiseRangeCents;

@@ -1,7 +1,7 @@
 import { familyOf, secondsPerBeat, type HeadlineId, type NoteItem } from '../exercise/index.ts';
 import { clicksIn } from './holds.ts';
 import { fallOf } from './swells.ts';
-import { most, nameOf, notesIn, type PlayedNote, type PlayedTake } from './played.ts';
+import { bentCents, most, nameOf, notesIn, type PlayedNote, type PlayedTake } from './played.ts';
 import type { Statement } from './statement.ts';
 
 /** What a take came to in the one figure of its drill that is worth comparing: of which note, and whether more of it is better. */
@@ -63,7 +63,7 @@ const RECORDS: Partial<Record<HeadlineId, RecordRow>> = {
     wants: 'more',
     digits: 0,
     told: plain,
-    of: (notes) => best(notes, ({ measures }) => measures?.bendRangeCents),
+    of: (notes) => best(notes, ({ measures }) => bentCents(measures)),
   },
 };
 

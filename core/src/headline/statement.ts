@@ -7,6 +7,13 @@ export interface NamedNote extends Pick<NoteItem, 'writtenMidi' | 'fingered' | '
   spelledIn?: MajorKey;
 }
 
+/** A note that spoke, so often. */
+export interface SpokenNote {
+  note: NamedNote;
+  times: number;
+  cents: number;
+}
+
 /** Which of several wordings says a statement: '' where there is one. */
 interface StatementRow<Payload> {
   forms: readonly string[];
@@ -164,6 +171,16 @@ export const STATEMENTS = {
     SAME_CENTS,
   ),
   bent: row<{ cents: number }>(),
+  raised: row<{ cents: number }>(),
+  /** How many changes of the fingers alone were heard. */
+  changesHeard: row<{ heard: number; of: number }>(),
+  /** What two fingerings of one note, changed quickly, differ by in colour. */
+  effect: row<{ db: number }>(['', 'None'], ({ db }) => (db < SAME_DB ? 'None' : '')),
+  /** What spoke on one fingering: each note, how often, and by its median how far off. */
+  spoke: row<{ list: readonly SpokenNote[]; count: number }>(),
+  noneSpoke: row(),
+  /** how far nine of ten changes lay from an even beat, at most. */
+  evenWithin: row<{ ms: number }>(),
   back: row<{ cents: number }>(['', 'Exact'], ({ cents }) => (Math.abs(cents) < SAME_CENTS ? 'Exact' : '')),
   vowels: row<{ darkest: string; brightest: string; withinCents: number }>(),
   /** Of several notes, how many stand out. */

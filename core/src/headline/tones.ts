@@ -1,7 +1,7 @@
 import type { NoteItem } from '../exercise/index.ts';
 import { median } from '../stats/index.ts';
 import { NO_ANSWER, type Answer, type Answers } from './answer.ts';
-import { hasFound, measured, most, nameOf, notesIn } from './played.ts';
+import { bentCents, hasFound, measured, most, nameOf, notesIn } from './played.ts';
 import type { NamedNote, Statement } from './statement.ts';
 
 /** Where it is asked whether it is a subtone, its name does not say so. */
@@ -71,14 +71,15 @@ export const voicedAnswer: Answers = (takes) => {
   return { statements, tells: [] };
 };
 
-/** How far a note was bent down with its tone kept, and how near it came back. */
+/** How far a note was bent down, or raised, with its tone kept, and how near it came back. */
 export const bendAnswer: Answers = (takes) => {
-  const deepest = most(notesIn(takes), ({ measures }) => measures?.bendRangeCents);
-  const { bendRangeCents, bendBackCents } = deepest?.measures ?? {};
-  if (typeof bendRangeCents !== 'number') return NO_ANSWER;
-  const statements: Statement[] = [{ kind: 'bent', cents: bendRangeCents }];
+  const farthest = most(notesIn(takes), ({ measures }) => bentCents(measures));
+  const cents = bentCents(farthest?.measures);
+  if (typeof cents !== 'number') return NO_ANSWER;
+  const { raiseRangeCents, bendBackCents } = farthest?.measures ?? {};
+  const statements: Statement[] = [{ kind: typeof raiseRangeCents === 'number' ? 'raised' : 'bent', cents }];
   if (typeof bendBackCents === 'number') statements.push({ kind: 'back', cents: Math.abs(bendBackCents) });
-  return { statements, tells: ['bendShort', 'bendBack', 'bent'] };
+  return { statements, tells: ['bendShort', 'raiseShort', 'bendBack', 'bent', 'raised'] };
 };
 
 /** Which vowel is dark and which bright, and how far the pitch moved with them. */

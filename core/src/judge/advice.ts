@@ -31,6 +31,7 @@ export type Advice =
   | 'steadyAir'
   | 'holdLonger'
   | 'bendByTongue'
+  | 'raiseByTongue'
   | 'comeBackByEar'
   | 'widerVowels'
   | 'takeTheFreer'

@@ -82,6 +82,8 @@ export function analyseTake(
     const setsBeat = context.beatZeroSeconds === null && !begun.has(timed.phrase);
     begun.add(timed.phrase);
     const note = judgeNote(judging, index, here.span, setsBeat ? null : zero, isSlurred);
+    // What nobody heard begin is not early or late.
+    if (here.isAssumed) note.measures.onsetOffsetMs = null;
     // Out of bare air that was written there is nothing to answer late to.
     if (previous?.item.kind === 'air') {
       note.measures.responseMs = null;
@@ -135,7 +137,7 @@ export function analyseTake(
   };
   for (const { item, verdict } of items) if (verdict) verdict.advice = inPlace(verdict.advice, item);
   // A squawk is no tone, but it is news.
-  if (isSilent && !items.some(hasSquawked)) return null;
+  if (isSilent && !items.some((item) => hasSquawked(item) || hasSpoken(item))) return null;
   const whole = reachWholeVerdict(items, judging.tolerance);
   return {
     beatZeroSeconds: zeros[0],
@@ -197,6 +199,8 @@ function phraseOffsetsOf(
   );
 }
 
+const hasSpoken = (item: ItemAnalysis) => item.kind === 'free' && (item.tones?.length ?? 0) > 0;
+
 const hasSquawked = ({ verdict }: ItemAnalysis) =>
   verdict?.findings.some(({ kind }) => kind === 'onlySquawk') ?? false;
 
@@ -219,7 +223,7 @@ function squawkBefore(
 /** Sounds of one pitch that are to match: each later one against the first of its phrase. */
 function matchNotes(score: readonly TimedItem[], judged: ReadonlyMap<number, JudgedNote>): void {
   for (const [index, { item, measures }] of judged) {
-    if (!measures.profileDb) continue;
+    if (!measures.profileDb || !item.judged?.includes('match')) continue;
     const first = [...judged].find(
       ([i, other]) =>
         i < index &&

@@ -1,3 +1,4 @@
+import type { BendPoint } from '../exercise/index.ts';
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
@@ -11,14 +12,29 @@ const KEPT_FRAMES = Math.round(0.05 / FRAME_SECONDS);
 /** A tone that leaps farther between two frames is another tone, not a bend. */
 const LEAP_CENTS = 80;
 
+interface BendMeasures {
+  bendRangeCents?: number | null;
+  raiseRangeCents?: number | null;
+  bendBackCents: number | null;
+  /** The pitch it is bent from, off the target. */
+  centsMean: number | null;
+}
+
+/** Whether a note is to be bent up and not down. */
+export const isRaised = (bend: readonly BendPoint[]) => bend.some(({ cents }) => cents > 0);
+
 /**
- * bendRangeCents: how far below its beginning the pitch was taken without leaving the tone (kept for 50 ms); bendBackCents:
- * its last 0.4 s against its first. Null where the tone is too short to tell.
+ * bendRangeCents: how far below its beginning the pitch was taken without leaving the tone (kept for 50 ms), raiseRangeCents: how far
+ * above it; bendBackCents: its last 0.4 s against its first. Null where the tone is too short to tell.
  */
 export function measureBend(
   { columns }: FrameTrack,
   { first, last }: ToneSpan,
-): { bendRangeCents: number | null; bendBackCents: number | null } {
+  raised: boolean,
+  targetHz: number,
+): BendMeasures {
+  const range = (cents: number | null) => (raised ? { raiseRangeCents: cents } : { bendRangeCents: cents });
+  const side = raised ? 1 : -1;
   const hz = (frame: number) => columnValue(columns.f0Hz, frame);
   const from = first + EDGE_FRAMES;
   const to = last - EDGE_FRAMES;
@@ -27,8 +43,8 @@ export function measureBend(
   const start = middle(from, from + END_FRAMES);
   const end = middle(to - END_FRAMES, to);
   if (start === null || end === null || to - from < 3 * END_FRAMES)
-    return { bendRangeCents: null, bendBackCents: null };
-  let deepest = 0;
+    return { ...range(null), bendBackCents: null, centsMean: null };
+  let farthest = 0;
   let run: number[] = [];
   for (let frame = from; frame <= to; frame++) {
     const here = hz(frame);
@@ -36,9 +52,13 @@ export function measureBend(
     if (here === null) run = [];
     else {
       if (before !== null && Math.abs(centsBetween(here, before)) > LEAP_CENTS) break;
-      run.push(centsBetween(here, start));
-      if (run.length >= KEPT_FRAMES) deepest = Math.min(deepest, Math.max(...run.slice(-KEPT_FRAMES)));
+      run.push(side * centsBetween(here, start));
+      if (run.length >= KEPT_FRAMES) farthest = Math.max(farthest, Math.min(...run.slice(-KEPT_FRAMES)));
     }
   }
-  return { bendRangeCents: -deepest, bendBackCents: centsBetween(end, start) };
+  return {
+    ...range(farthest),
+    bendBackCents: centsBetween(end, start),
+    centsMean: centsBetween(start, targetHz),
+  };
 }

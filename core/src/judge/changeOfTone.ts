@@ -1,5 +1,6 @@
-import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { FRAME_SECONDS, MAX_PARTIAL, type FrameTrack } from '../hearing/index.ts';
 import { median } from '../stats/index.ts';
+import { matchDb, PROFILE_PARTIALS } from './match.ts';
 
 /** What is compared before and after: so much sound on each side, and so far from it that the change itself is in neither. */
 const SIDE_FRAMES = Math.round(0.3 / FRAME_SECONDS);
@@ -50,4 +51,71 @@ export function changesOfTone(track: FrameTrack, first: number, last: number, co
     changes.push(longest.from + Math.round(longest.length / 2));
   }
   return changes.toSorted((a, b) => a - b);
+}
+
+/** As much as this is heard as a change, whatever else moves in a tone. */
+const HEARD_STEPS = 1.2;
+/** A step of the whole spectrum: short tones tell more by their partials than by the mean of them. */
+const SPECTRUM_STEP_DB = 0.7;
+/** Where it is sharpest is looked for so near. */
+const NEAR_FRAMES = Math.round(0.04 / FRAME_SECONDS);
+/** A tone that begins there has still to build up. */
+const ATTACK_FRAMES = Math.round(0.06 / FRAME_SECONDS);
+/** What lies farther off the pitch of the tone is a slip, and tells nothing of its fingers. */
+const SAME_PITCH_CENTS = 60;
+
+/** A tone of one pitch in which the fingers change. */
+export interface ChangingTone {
+  /** The first frame of its note. */
+  first: number;
+  soundingHz: number;
+}
+
+/**
+ * Where a tone becomes another of the same pitch by other fingers: the frame at most `reach` frames from `at`, told by as much of the tone
+ * on each side; null where nothing is heard to change.
+ */
+export function changeNear(track: FrameTrack, tone: ChangingTone, at: number, reach: number): number | null {
+  const sides = Math.min(reach, SIDE_FRAMES);
+  const { f0Hz } = track.columns;
+  const isOfTone = (frame: number) =>
+    Math.abs(1200 * Math.log2(f0Hz[frame] / tone.soundingHz)) <= SAME_PITCH_CENTS;
+  /** The frames of one side that are of this tone; none where a slip takes most of it. */
+  const side = (from: number, to: number) => {
+    const frames: number[] = [];
+    for (let i = Math.max(from, tone.first + ATTACK_FRAMES); i < to; i++) if (isOfTone(i)) frames.push(i);
+    return 2 * frames.length > to - from ? frames : [];
+  };
+  const stepsAt = (frame: number, length: number) => {
+    const [before, after] = [side(frame - length, frame), side(frame, frame + length)];
+    return before.length === 0 || after.length === 0 ? 0 : stepsBetween(track, before, after);
+  };
+  const sharpest = (from: number, to: number, length: number) => {
+    let found = { frame: from, steps: 0 };
+    for (let frame = from; frame <= to; frame++) {
+      const steps = stepsAt(frame, length);
+      if (steps > found.steps) found = { frame, steps };
+    }
+    return found;
+  };
+  const { frame, steps } = sharpest(at - reach, at + reach, sides);
+  const near = Math.min(sides, NEAR_FRAMES);
+  return steps < HEARD_STEPS ? null : sharpest(frame - near, frame + near, near).frame;
+}
+
+/** How much two lots of frames differ in pitch, level and spectrum together, by their means: a step is sharpest where it is made. */
+function stepsBetween({ columns }: FrameTrack, before: readonly number[], after: readonly number[]): number {
+  const mean = (frames: readonly number[], read: (frame: number) => number) =>
+    frames.reduce((sum, frame) => sum + read(frame), 0) / frames.length;
+  const step = (read: (frame: number) => number) => Math.abs(mean(after, read) - mean(before, read));
+  const profile = (frames: readonly number[]) =>
+    Array.from({ length: PROFILE_PARTIALS }, (_, k) => {
+      const levels = frames.map((frame) => columns.partialsDb[frame * MAX_PARTIAL + k]);
+      return levels.some(Number.isNaN) ? null : levels.reduce((sum, level) => sum + level, 0) / levels.length;
+    });
+  return (
+    step((frame) => 1200 * Math.log2(columns.f0Hz[frame])) / STEPS.cents +
+    step((frame) => columns.levelDb[frame]) / STEPS.levelDb +
+    (matchDb(profile(before), profile(after)) ?? 0) / SPECTRUM_STEP_DB
+  );
 }

@@ -172,13 +172,14 @@ function mistakes(
     (other) => other?.item.kind === 'note' && other.item.writtenMidi === item.writtenMidi,
   );
   if (item.bend) {
-    const depth = -Math.min(...item.bend.map(({ cents }) => cents));
+    const depth = Math.max(...item.bend.map(({ cents }) => Math.abs(cents)));
+    const isUp = item.bend.some(({ cents }) => cents > 0);
     return [
       {
         fault: { item: index, kind: 'shallowBend', share: 0.5 },
         check(each, why) {
-          names('bendShort')(each, why);
-          near('bendCents', of(each)?.bendRangeCents, 0.5 * depth, why);
+          names(isUp ? 'raiseShort' : 'bendShort')(each, why);
+          near('bendCents', of(each)?.[isUp ? 'raiseRangeCents' : 'bendRangeCents'], 0.5 * depth, why);
         },
       },
       { fault: { item: index, kind: 'repeated' }, check: names('restart') },
@@ -387,6 +388,7 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['highSwell', 0],
   ['voicingDrop', 0, { bend: 4 }],
   ['voicedNote', 0, { start: 'countIn' }, FEW],
+  ['raisedNotes', 0, { raise: 60 }],
 ];
 
 it.each(DRILLS)(

@@ -1,9 +1,10 @@
-import { noteTarget, onlyNote, type TimedItem } from '../exercise/index.ts';
+import { noteTarget, onlyNote, type ExerciseItem, type TimedItem } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
 import { percentile } from '../stats/index.ts';
 import { findToneSpan, onsetSeconds, partialOf } from '../tone/index.ts';
-import { changesOfTone } from './changeOfTone.ts';
+import { isRaised } from './bend.ts';
+import { changeNear, changesOfTone } from './changeOfTone.ts';
 import { followScore, type Found } from './follow.ts';
 import type { JudgeContext } from './judgeContext.ts';
 
@@ -27,26 +28,31 @@ export function findItems(judging: JudgeContext): (Found | null)[] {
   const span = findToneSpan(track, roomFloorDb);
   if (span === null) return [null];
   const pitches = track.columns.f0Hz.subarray(span.first, span.last + 1).filter((hz) => !Number.isNaN(hz));
-  // Where it is bent, the note is what it is bent from: the highest that is kept.
-  const soundingHz = (note.bend ? percentile(Array.from(pitches), 90) : middlePitch(pitches)) ?? 0;
+  // Where it is bent, the note is what it is bent from: the highest that is kept, or the lowest where it is raised.
+  const kept = note.bend && isRaised(note.bend) ? 10 : 90;
+  const soundingHz = (note.bend ? percentile(Array.from(pitches), kept) : middlePitch(pitches)) ?? 0;
   const { targetHz, tubeHz } = noteTarget(exercise, note, hornId, a4Hz);
   const isOther =
     Math.abs(centsBetween(soundingHz, targetHz)) > MOST_BEND_CENTS && partialOf(soundingHz, tubeHz) === null;
   return [{ span, status: isOther ? 'wrongNote' : 'played', soundingHz }];
 }
 
-/** What is left of a tone for a note slurred to at the same pitch. */
+/** What is left of a tone for a note slurred to at the same pitch; of a short one this share. */
 const LEAST_SECONDS = 0.25;
+const LEAST_SHARE = 0.6;
+/** So far from where it is written a change of the fingers is looked for, as a share of the shorter note. */
+const REACH_SHARE = 0.4;
 const SAME_CENTS = 40;
 /** A tear so near to where the fingers change is where the player parted the notes. */
 const NEAR_SECONDS = 0.12;
 
 /**
  * Where only the fingers change, the sound goes on as one tone: a note slurred to at the pitch of the note before it begins
- * where it is written: by the clock where there is one, else after the length of that note. The same where a note slipped to the pitch of the next.
+ * where the tone changes near the written place (by the clock where there is one, else after the length of that note), or there where
+ * nothing changes. The same where a note slipped to the pitch of the next.
  */
 function withChangedFingers(judging: JudgeContext, found: readonly (Found | null)[]): (Found | null)[] {
-  const { score, context, secondsPerBeat } = judging;
+  const { track, score, context, secondsPerBeat } = judging;
   const { exercise, hornId, a4Hz, beatZeroSeconds } = context;
   if (exercise.start === 'ownTime') return withChangesInOwnTime(judging, found);
   const targetOf = ({ item }: TimedItem) =>
@@ -68,12 +74,19 @@ function withChangedFingers(judging: JudgeContext, found: readonly (Found | null
       beatZeroSeconds === null
         ? first + Math.round(framesOf(before))
         : Math.round((beatZeroSeconds + here.startBeat * secondsPerBeat) / FRAME_SECONDS);
-    if (change <= first || last - change < LEAST_SECONDS / FRAME_SECONDS) continue;
+    const least = Math.min(LEAST_SECONDS / FRAME_SECONDS, LEAST_SHARE * framesOf(here));
+    if (change <= first || last - change < least) continue;
     // A tear far from the change is one of the two notes' own; near it, it is where they were parted.
     const tear = after && Math.min(Math.abs(tone.span.last - change), Math.abs(after.span.first - change));
     if (tear !== null && tear !== undefined && tear < NEAR_SECONDS / FRAME_SECONDS) continue;
-    parted[i - 1] = { ...tone, span: { first, last: change - 1 } };
-    parted[i] = { ...tone, span: { first: change, last } };
+    const reach = Math.round(REACH_SHARE * Math.min(framesOf(before), framesOf(here)));
+    const heard = hasOtherFingers(before.item, here.item)
+      ? changeNear(track, { first, soundingHz: tone.soundingHz }, change, reach)
+      : null;
+    const begin = heard === null || heard <= first || heard >= last ? change : heard;
+    parted[i - 1] = { ...tone, span: { first, last: begin - 1 } };
+    const { isAssumed: _, ...same } = tone;
+    parted[i] = { ...same, span: { first: begin, last }, ...(begin !== heard && { isAssumed: true }) };
   }
   // On one tube a note that fell to the partial of the next one is the first part of that one's tone.
   for (let i = score.length - 2; i >= 0; i--) {
@@ -90,6 +103,11 @@ function withChangedFingers(judging: JudgeContext, found: readonly (Found | null
   }
   return parted;
 }
+
+const hasOtherFingers = (before: ExerciseItem, here: ExerciseItem) =>
+  before.kind === 'note' &&
+  here.kind === 'note' &&
+  (before.fingered !== here.fingered || before.keys?.join() !== here.keys?.join());
 
 /** The same in the player's own time: where nothing but the fingers changes, the notes part where the tone changes most. */
 function withChangesInOwnTime(

@@ -149,6 +149,7 @@ export const FINDINGS = {
   airySoftEnd: row<{ db: number }>(37, 'lessAirWhenSoft', { judged: 'dynamics' }),
   /** Bent less far than written; and how far off it came back. */
   bendShort: row<{ cents: number; wantedCents: number }>(36, 'bendByTongue'),
+  raiseShort: row<{ cents: number; wantedCents: number }>(36, 'raiseByTongue'),
   /** Beside the other sound of the same pitch: too far off in pitch or colour. */
   pitchApart: row<{ cents: number }>(35, 'samePitchFirst', { judged: 'match', ...flatOrSharp }),
   loudEnd: row<{ cents: number }>(34, 'loudEndVoicing', { judged: 'pitch', ...flatOrSharp }),
@@ -210,6 +211,7 @@ export const FINDINGS = {
     formOf: ({ seconds }) => (seconds < AT_ONCE_SECONDS ? 'AtOnce' : ''),
   }),
   bent: row<{ cents: number }>(1, 'addABeat', { neutral: true }),
+  raised: row<{ cents: number }>(1, 'addABeat', { neutral: true }),
   colourMoved: row<{ harmonics: number; spreadCents: number }>(1, 'addABeat', { neutral: true }),
   /** Bare air against the first of the phrase, + is more. */
   airAgainst: row<{ db: number }>(1, 'takeTheFreer', {

@@ -9,6 +9,8 @@ export interface Found {
   /** `wrongNote`: something else was played in its place, at this pitch. */
   status: 'played' | 'wrongNote';
   soundingHz: number;
+  /** Nothing was heard where it begins: it is taken to begin as written. */
+  isAssumed?: true;
 }
 
 export interface FollowRequest {

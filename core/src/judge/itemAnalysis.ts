@@ -1,4 +1,5 @@
 import type { WrittenMidi } from '../horn/index.ts';
+import type { HeardTone } from './heardTones.ts';
 import type { ItemMeasures } from './measures.ts';
 import type { TakeEvent } from './takeEvent.ts';
 import type { Verdict } from './verdict.ts';
@@ -48,6 +49,8 @@ export interface HumAnalysis extends AnyItem {
 export interface OpenAnalysis extends AnyItem {
   kind: 'hear' | 'imagine' | 'free';
   measures: null;
+  /** What spoke, where one fingering was to be held; absent elsewhere. */
+  tones?: HeardTone[];
 }
 
 /** What became of one item of the exercise. */

@@ -4,6 +4,7 @@ import { median } from '../stats/index.ts';
 import { measureAir, measureGapNoise } from './airNoise.ts';
 import type { Finding } from './finding.ts';
 import type { Found } from './follow.ts';
+import { heardTones } from './heardTones.ts';
 import type { AirAnalysis, HumAnalysis, ItemAnalysis, RestAnalysis } from './itemAnalysis.ts';
 import type { JudgeContext } from './judgeContext.ts';
 import { decideVerdict } from './verdict.ts';
@@ -38,6 +39,7 @@ export function judgeNonNoteItem(
         events: [],
         verdict: null,
         measures: null,
+        ...(item.kind === 'free' && item.fingered && { tones: heardTones(judging.track, judging.context) }),
       };
   }
 }

@@ -2,7 +2,7 @@ import { shapeOf, writtenTurnBeat, type NoteItem, type TimedItem } from '../exer
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { clearSeconds, fadeMs, type ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
-import { measureBend } from './bend.ts';
+import { isRaised, measureBend } from './bend.ts';
 import { centroidSpanHarmonics } from './centroidSpan.ts';
 import { endsOnBeat } from './endsOnBeat.ts';
 import { readHairpin, type Hairpin } from './hairpin.ts';
@@ -68,6 +68,20 @@ export const NO_LINE: LineMeasures = {
 /** A slip this soon after the tone began is the partial it began on. */
 const FIRST_SECONDS = 0.06;
 
+/** Whether the note is slurred to or from the same pitch by other fingers: two colours of one tone. */
+function changesFingersAlone({ score }: JudgeContext, index: number): boolean {
+  const isOther = (one: TimedItem | undefined, other: TimedItem | undefined) =>
+    one?.item.kind === 'note' &&
+    other?.item.kind === 'note' &&
+    one.phrase === other.phrase &&
+    other.item.attack === 'slurred' &&
+    one.item.writtenMidi === other.item.writtenMidi &&
+    one.item.fingered !== other.item.fingered;
+  return (
+    isOther(score.at(index), score.at(index + 1)) || (index > 0 && isOther(score[index - 1], score[index]))
+  );
+}
+
 /** Measures one note of a take, the item of this index, in the span where it was found. `zero` is beat 0 on the take's clock. */
 export function judgeNote(
   judging: JudgeContext,
@@ -108,8 +122,10 @@ export function judgeNote(
     clearSeconds: clearSeconds(track, span, onsetSeconds, target.targetHz, judging.tolerance.pitchCents),
     ...measureLanding(track, span, onsetSeconds, target.targetHz),
     ...NO_LINE,
-    ...(note.bend && measureBend(track, span)),
-    ...(note.judged?.includes('match') && { profileDb: profileOf(track, span) }),
+    ...(note.bend && measureBend(track, span, isRaised(note.bend), target.targetHz)),
+    ...((note.judged?.includes('match') || changesFingersAlone(judging, index)) && {
+      profileDb: profileOf(track, span),
+    }),
     ...(note.judged?.includes('colour') && { centroidSpanHarmonics: centroidSpanHarmonics(read) }),
     ...(note.words && { words: wordColours(note, read, onsetSeconds, secondsPerBeat) }),
     ...(context.droneSpoils && NO_PITCH),

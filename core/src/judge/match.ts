@@ -3,20 +3,22 @@ import { median } from '../stats/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
 
 /** As many partials as tell two sounds of one pitch apart. */
-const PROFILE_PARTIALS = 12;
-/** The attack and the release are no colour. */
+export const PROFILE_PARTIALS = 12;
+/** The attack and the release are no colour; of a short tone they are this share. */
 const EDGE_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const EDGE_SHARE = 0.25;
 const LEAST_COMMON = 3;
 
 /** Levels of harmonics 1-12 in dBFS over the steady part of a tone, medians; null where one is under the noise in half of it. */
 export type Profile = (number | null)[];
 
-/** The profile of a tone, without the 0.15 s at either end. */
+/** The profile of a tone, without the 0.15 s, or the quarter, at either end. */
 export function profileOf({ columns }: Pick<FrameTrack, 'columns'>, { first, last }: ToneSpan): Profile {
+  const edge = Math.min(EDGE_FRAMES, Math.floor(EDGE_SHARE * (last - first + 1)));
   return Array.from({ length: PROFILE_PARTIALS }, (_, k) => {
     const levels: number[] = [];
     let frames = 0;
-    for (let i = first + EDGE_FRAMES; i <= last - EDGE_FRAMES; i++) {
+    for (let i = first + edge; i <= last - edge; i++) {
       if (columnValue(columns.f0Hz, i) === null) continue;
       frames++;
       const level = columnValue(columns.partialsDb, i * MAX_PARTIAL + k);

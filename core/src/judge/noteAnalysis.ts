@@ -139,8 +139,9 @@ function partialGoneTo(
 /** What there is to say of a note where nothing stood out: by what it was asked for. `ownTimeSeconds`: held so long in the player's own time. */
 function plainFinding(item: NoteItem, measures: ItemMeasures, ownTimeSeconds: number | null): Finding {
   if (measures.centsMean === null && measures.levelDb === null) return { kind: 'tooShort' };
-  const { bendRangeCents, centroidSpanHarmonics, matchDb, matchCents, subtone } = measures;
+  const { bendRangeCents, raiseRangeCents, centroidSpanHarmonics, matchDb, matchCents, subtone } = measures;
   if (typeof bendRangeCents === 'number') return { kind: 'bent', cents: bendRangeCents };
+  if (typeof raiseRangeCents === 'number') return { kind: 'raised', cents: raiseRangeCents };
   const swing = plainVibrato(item, measures);
   if (swing) return swing;
   if (subtone) return { kind: 'subtone', airierDb: subtone.airierDb, softerDb: subtone.softerDb };

@@ -1,4 +1,5 @@
 import { shapeOf, type NoteItem } from '../exercise/index.ts';
+import { isRaised } from './bend.ts';
 import { BEYOND_BAND_DB, levelFindings, type NoteLevel } from './levelFindings.ts';
 import { OWN_TIME_LEAST_SECONDS } from './follow.ts';
 import { restartFindings } from './restarts.ts';
@@ -200,10 +201,15 @@ function askedFindings(note: NoteItem, m: ItemMeasures, { pitchCents }: Toleranc
     const { kind, airierDb, softerDb } = m.subtone;
     found.push({ kind: kind === 'full' ? 'stillFull' : 'weakTone', airierDb, softerDb });
   }
-  if (note.bend && m.bendRangeCents !== null && m.bendRangeCents !== undefined) {
-    const wantedCents = -Math.min(...note.bend.map(({ cents }) => cents));
-    if (m.bendRangeCents < BEND_SHARE * wantedCents)
-      found.push({ kind: 'bendShort', cents: m.bendRangeCents, wantedCents });
+  const reachedCents = m.bendRangeCents ?? m.raiseRangeCents ?? null;
+  if (note.bend && reachedCents !== null) {
+    const wantedCents = Math.max(...note.bend.map(({ cents }) => Math.abs(cents)));
+    if (reachedCents < BEND_SHARE * wantedCents)
+      found.push({
+        kind: isRaised(note.bend) ? 'raiseShort' : 'bendShort',
+        cents: reachedCents,
+        wantedCents,
+      });
     const back = m.bendBackCents ?? 0;
     if (Math.abs(back) > LANDING_BANDS * pitchCents) found.push({ kind: 'bendBack', cents: back });
   }

@@ -40,15 +40,31 @@ function swingOf({ rateHz, widthCents }: { rateHz: number; widthCents: number })
     Math.sin(2 * Math.PI * rateHz * seconds);
 }
 
+/** An overtone is more covered than the same note by its own fingers: heard where one is slurred to the other. */
+const COVERED = 0.3;
+
+function isBesideItsOwn(score: Planning['score'], index: number): boolean {
+  const here = score[index].item;
+  if (here.kind !== 'note' || here.fingered === null) return false;
+  return [score.at(index + 1), index > 0 ? score[index - 1] : undefined].some(
+    (other) =>
+      other?.item.kind === 'note' &&
+      other.phrase === score[index].phrase &&
+      other.item.writtenMidi === here.writtenMidi &&
+      other.item.fingered === null,
+  );
+}
+
 /** From bright to dark through the written vowels, one after the other. */
 export function colourOf(
-  { request: { faults }, secondsPerBeat: beat }: Planning,
+  { request: { faults }, secondsPerBeat: beat, score }: Planning,
   { timed: { item, startBeat }, index }: MeantNote,
   toneStart: number,
 ) {
   if (isSubtone(faults, item, index)) return () => SUBTONE_COLOUR;
   const fixed = faultOf(faults, index, 'colour');
   if (fixed) return () => fixed.at;
+  if (isBesideItsOwn(score, index)) return () => COVERED;
   const { words, judged } = item;
   if (!words || words.length < 2 || !judged?.includes('colour') || faultOf(faults, index, 'oneColour'))
     return null;

@@ -6,7 +6,7 @@ import {
   type NoteItem,
   type TimedItem,
 } from '../exercise/index.ts';
-import { pitchTarget } from '../horn/index.ts';
+import { HIGHEST_PARTIAL, pitchTarget, type WrittenMidi } from '../horn/index.ts';
 import { faultOf } from './faults.ts';
 import {
   airDb,
@@ -49,6 +49,7 @@ export function planTones(request: PlanRequest): TonePlan {
     if (faultOf(faults, index, 'missed')) return MISSED;
     if (item.kind === 'hum')
       return planHum(planning, pitchTarget(item, hornId, a4Hz).targetHz, from, to, index);
+    if (item.kind === 'free' && item.fingered) return planFinds(planning, item.fingered, from, to, index);
     if (item.kind === 'rest' && faultOf(faults, index, 'breathInGap')) planBreath(planning, from + 0.4);
     if (item.kind !== 'air') return NO_TONE;
     const louderDb = faultOf(faults, index, 'air')?.db ?? 0;
@@ -57,6 +58,33 @@ export function planTones(request: PlanRequest): TonePlan {
   });
   const { tones, airs, squawks } = planning;
   return { tones, airs, squawks, items, lengthSeconds: (score.at(-1)?.endBeat ?? 0) * beat };
+}
+
+/** What this player finds on one fingering: its tube's partials upward and back down, a breath between each two. */
+const FINDS = [1, 2, 3, 4, 3, 2];
+const FIND_SECONDS = 1.6;
+const FIND_BREATH_SECONDS = 0.5;
+
+function planFinds(
+  planning: Planning,
+  fingered: WrittenMidi,
+  from: number,
+  to: number,
+  index: number,
+): ItemTruth {
+  const { hornId, a4Hz, scale, faults } = planning.request;
+  const { tubeHz } = pitchTarget({ writtenMidi: fingered }, hornId, a4Hz);
+  const most = faultOf(faults, index, 'wrongPartial')?.partial ?? HIGHEST_PARTIAL;
+  FINDS.forEach((partial, i) => {
+    const start = from + i * (FIND_SECONDS + FIND_BREATH_SECONDS);
+    if (partial > most || start + FIND_SECONDS > to) return;
+    const tone = newTone(planning, start, start + FIND_SECONDS);
+    tone.soundingHz = partial * tubeHz;
+    tone.partial = partial;
+    tone.cents = faultOf(faults, index, 'off')?.cents ?? 0;
+    tone.levelDbAtBeat = () => levelAtFraction(markFraction('mf'), scale);
+  });
+  return { ...NO_TONE, onsetSeconds: from, endSeconds: to };
 }
 
 function planHum(planning: Planning, targetHz: number, from: number, to: number, index: number): ItemTruth {

@@ -62,6 +62,8 @@ const air = (item: number, db: number): ItemFault => ({ item, kind: 'air', db })
 const oneColour = (item: number): ItemFault => ({ item, kind: 'oneColour' });
 const shallow = (item: number): ItemFault => ({ item, kind: 'shallowBend', share: 0.5 });
 const squawk = (item: number, seconds: number): ItemFault => ({ item, kind: 'squawk', seconds });
+/** Both fingerings with one and the same colour. */
+const STILL = Array.from({ length: 17 }, (_, item): ItemFault => ({ item, kind: 'colour', at: 0.5 }));
 const straight = (item: number): ItemFault => ({ item, kind: 'vibrato', rateHz: 0, widthCents: 0 });
 
 const CLEAN: HeadlineRow = { played: 'as written' };
@@ -494,6 +496,39 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
       { played: 'bent half as far', faults: [shallow(0)] },
       { played: 'broken on the way', faults: [{ item: 0, kind: 'earlyBreath', atSeconds: 3 }] },
       { played: '20 cents sharp', faults: [off(0, 20)] },
+    ],
+  },
+  {
+    family: 'raisedNotes',
+    choices: { raise: 60 },
+    rows: [
+      CLEAN,
+      { played: 'raised half as far', faults: [shallow(0)] },
+      { played: 'broken on the way', faults: [{ item: 0, kind: 'earlyBreath', atSeconds: 3 }] },
+      { played: '20 cents flat', faults: [off(0, -20)] },
+    ],
+  },
+  {
+    family: 'alternation',
+    rows: [
+      { ...CLEAN, bySound: true },
+      { played: 'uneven', bySound: true, faults: [3, 7, 11].map((item) => late(item, 0.09)) },
+      {
+        played: 'the low fingering flat',
+        bySound: true,
+        faults: [1, 3, 5, 7, 9, 11, 13, 15].map((item) => off(item, -25)),
+      },
+      { played: 'the fingers hardly moved', bySound: true, faults: STILL },
+      { played: 'faster', bySound: true, choices: { tempoBpm: 112 } },
+    ],
+  },
+  {
+    family: 'insideFingering',
+    rows: [
+      CLEAN,
+      { played: 'only two notes', faults: [partial(0, 2)] },
+      { played: 'all of them flat', faults: [off(0, -22)] },
+      { played: 'the low note alone', faults: [partial(0, 1)] },
     ],
   },
   {

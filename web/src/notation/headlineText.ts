@@ -12,7 +12,7 @@ import {
 } from '@inner-hum/core/headline';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
-import { decimals } from '../words/index.ts';
+import { decimals, signed } from '../words/index.ts';
 import { findingText, putFigure, tens, type Put } from './findingText.ts';
 import { intervalName } from './intervalName.ts';
 import { namedNoteText } from './namedNoteText.ts';
@@ -52,6 +52,15 @@ function putOf(statement: Statement, naming: NoteNaming, t: TFunction): Put {
     }
     case 'responses':
       put.list = statement.list.map((ms) => tens(ms)).join(', ');
+      break;
+    case 'spoke':
+      put.list = statement.list
+        .map(({ note, times, cents }) => {
+          const often = times > 1 ? ` ×${times}` : '';
+          const off = Math.abs(cents) < SAME_CENTS ? '' : ` (${signed(cents)})`;
+          return namedNoteText(note, naming, t) + often + off;
+        })
+        .join(', ');
       break;
     case 'vowels':
       put.count = Math.round(statement.withinCents);

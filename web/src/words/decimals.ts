@@ -16,3 +16,6 @@ export function decimals(value: number, digits: number): string {
   formats.set(key, format);
   return format.format(value).replace('-', '−');
 }
+
+/** A whole number with its sign: +8, −12. */
+export const signed = (value: number) => `${value > 0 ? '+' : ''}${decimals(value, 0)}`;

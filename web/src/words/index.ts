@@ -9,4 +9,4 @@ export {
   type ChosenLanguage,
 } from './languages.ts';
 export { dateText, type DateStyle } from './dateText.ts';
-export { decimals } from './decimals.ts';
+export { decimals, signed } from './decimals.ts';

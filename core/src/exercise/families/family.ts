@@ -44,6 +44,9 @@ export type FamilyId =
   | 'ownFirst'
   | 'noteBends'
   | 'voicedNote'
+  | 'alternation'
+  | 'raisedNotes'
+  | 'insideFingering'
   | 'overtoneMatch'
   | 'openedTone'
   | 'fullToSubtone'
@@ -191,6 +194,16 @@ export const downAndBack = (beats: number, halfSteps: number): BendPoint[] => [
   { beat: 0, cents: 0 },
   { beat: beats / 4, cents: 0 },
   { beat: beats / 2, cents: -100 * halfSteps },
+  { beat: (3 * beats) / 4, cents: 0 },
+  { beat: beats, cents: 0 },
+];
+
+/** Held for a quarter, raised by so many cents, held there for a quarter, and back. */
+export const upAndBack = (beats: number, cents: number): BendPoint[] => [
+  { beat: 0, cents: 0 },
+  { beat: beats / 4, cents: 0 },
+  { beat: (3 * beats) / 8, cents },
+  { beat: (5 * beats) / 8, cents },
   { beat: (3 * beats) / 4, cents: 0 },
   { beat: beats, cents: 0 },
 ];

@@ -1,5 +1,6 @@
 /** Which question a drill is asked; what answers it is written in `headline`. */
 export type HeadlineId =
+  | 'alternation'
   | 'beats'
   | 'bend'
   | 'caught'
@@ -14,6 +15,7 @@ export type HeadlineId =
   | 'match'
   | 'restarts'
   | 'slurs'
+  | 'spoke'
   | 'steady'
   | 'subtone'
   | 'swell'

@@ -2,6 +2,7 @@
 import type { Exercise } from '../exercise.ts';
 import { airThenNote } from './airThenNote.ts';
 import { mouthpieceAlone, neckAlone } from './aloneBends.ts';
+import { alternation } from './alternation.ts';
 import { alternatingSwells } from './alternatingSwells.ts';
 import { beatsOnOff } from './beatsOnOff.ts';
 import { beforeAfter } from './beforeAfter.ts';
@@ -15,6 +16,7 @@ import { fullScales, highScales, scaleEndDrill } from './fullScales.ts';
 import { hearHumPlay } from './hearHumPlay.ts';
 import { highByOvertone, highByStep, highImagine, highTries } from './highStarts.ts';
 import { highHold, highSwell, voicingDrop } from './highTones.ts';
+import { insideFingering } from './insideFingering.ts';
 import { intervalTones } from './intervalTones.ts';
 import { lipPositions } from './lipPositions.ts';
 import { longHold } from './longHold.ts';
@@ -30,6 +32,7 @@ import { overtoneScale } from './overtoneScale.ts';
 import { overtoneSwitch } from './overtoneSwitch.ts';
 import { pairedSwells } from './pairedSwells.ts';
 import { quietDescent } from './quietDescent.ts';
+import { raisedNotes } from './raisedNotes.ts';
 import { singleSwell } from './singleSwell.ts';
 import type { Skill } from './skill.ts';
 import { fullToSubtone, subtoneFromAir, subtoneStarts, subtoneVibrato } from './subtones.ts';
@@ -84,7 +87,9 @@ export const FAMILIES: readonly Family[] = [
   overtoneSwitch,
   overtoneHits,
   overtoneCascade,
+  insideFingering,
   tubeLoop,
+  alternation,
   fifths,
   overtoneScale,
   overtoneMatch,
@@ -96,6 +101,7 @@ export const FAMILIES: readonly Family[] = [
   highHold,
   highSwell,
   voicingDrop,
+  raisedNotes,
   voicedNote,
   highScales,
   chartRunDrill,

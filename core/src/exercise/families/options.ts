@@ -7,7 +7,7 @@ export type Option =
   | { kind: 'note' | 'sounding'; least: number; most: number; usual: number }
   | {
       kind: 'number';
-      unit: 'bpm' | 'beats' | 'times' | 'halfSteps' | 'partial' | 'tenthMm';
+      unit: 'bpm' | 'beats' | 'times' | 'halfSteps' | 'cents' | 'partial' | 'tenthMm';
       least: number;
       most: number;
       step: number;
@@ -41,6 +41,8 @@ export type OptionName =
   | 'widest'
   | 'climb'
   | 'bend'
+  | 'raise'
+  | 'changes'
   | 'tries'
   | 'rounds'
   | 'partial'
@@ -78,12 +80,13 @@ export const noteOption = (least: number, most: number, usual: number) =>
   ({ kind: 'note', least, most, usual: between(least, most, usual) }) as const;
 
 const numbers =
-  (unit: 'beats' | 'times' | 'halfSteps', step = 1) =>
+  (unit: 'beats' | 'times' | 'halfSteps' | 'cents', step = 1) =>
   (usual: number, least: number, most: number) =>
     ({ kind: 'number', unit, least, most, step, usual: between(least, most, usual) }) as const;
 export const beatsOption = numbers('beats');
 export const timesOption = numbers('times');
 export const halfStepsOption = numbers('halfSteps');
+export const centsOption = numbers('cents', 5);
 
 /** Partial of a tube, 2 to 8. */
 export const partialOption = (usual: number) =>

@@ -44,6 +44,7 @@ type Column = (typeof COLUMNS)[number];
 
 /** What each question is answered with, note by note; of an exercise of the player's own everything that there is. */
 const ASKED: Record<HeadlineId, readonly Column[]> = {
+  alternation: ['beat', 'pitch', 'level'],
   beats: ['beat', 'end'],
   bend: ['pitch', 'level'],
   caught: ['caught', 'letGo', 'response'],
@@ -58,6 +59,7 @@ const ASKED: Record<HeadlineId, readonly Column[]> = {
   match: ['pitch', 'level'],
   restarts: ['response', 'level', 'pitch'],
   slurs: ['clear', 'held', 'slur', 'pitch'],
+  spoke: [],
   steady: ['pitch', 'level'],
   subtone: ['airier', 'level', 'pitch'],
   swell: ['softest', 'peak', 'span', 'softCents', 'loudCents'],
