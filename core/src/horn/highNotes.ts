@@ -7,6 +7,8 @@ import { LAST_REGULAR, regularTube } from './tubes.ts';
 
 const F_SHARP_6 = LAST_REGULAR;
 const OCTAVE = 12;
+/** From the first partial of a tube to its sixth. */
+const SIXTH_PARTIAL = 31;
 
 /** The notes of a chart of high notes, F#6 to D7, lowest first. */
 export const HIGH_NOTES: readonly WrittenMidi[] = Array.from(
@@ -18,14 +20,14 @@ export const HIGH_NOTES: readonly WrittenMidi[] = Array.from(
 export const isHighNote = (note: number) => note >= F_SHARP_6 && note <= HIGHEST_NOTE;
 
 /**
- * Where to start from on a high note: its regular fingerings as far as the horn has the keys, common ones, and the ordinary
- * fingering of the tube it is a partial of, overblown. Every horn, mouthpiece and player differs: these are to be tried.
+ * Where to start from on a high note: its regular fingerings as far as the horn has the keys, common ones, the ordinary
+ * fingering of the tube it is a partial of, overblown, and that of the tube it is the sixth partial of, with its first hole open. Every horn, mouthpiece and player differs: these are to be tried.
  */
 export function startFingerings(note: WrittenMidi, hornId: HornId, topKey: TopKey): Fingering[] {
   const missing = topKey === 'F' ? ['highF#', 'highG'] : topKey === 'F#' ? ['highG'] : [];
   const regular = fingeringsOf(note).filter((keys) => !keys.some((key) => missing.includes(key)));
   const common = (hornById(hornId).highFingerings[note] ?? []).map((keys) => fingeringOf(keys.split(' ')));
-  const overblown = note > F_SHARP_6 ? [overblownFrom(note)] : [];
+  const overblown = note > F_SHARP_6 ? [overblownFrom(note), ventedFrom(note)] : [];
   return [...regular, ...common, ...overblown].filter(
     (keys, i, all) => all.findIndex((other) => isSameFingering(keys, other)) === i,
   );
@@ -36,6 +38,10 @@ function overblownFrom(note: WrittenMidi): Fingering {
   const { tube } = regularTube(note);
   return fingeringOf(['oct', ...regularFingering(writtenMidi(tube + OCTAVE))]);
 }
+
+/** The fingering of the tube of which the note is the sixth partial: the first finger lifted opens a hole near where its wave is largest. */
+const ventedFrom = (note: WrittenMidi): Fingering =>
+  fingeringOf(['oct', ...regularFingering(writtenMidi(note - SIXTH_PARTIAL)).filter((key) => key !== 'L1')]);
 
 const SEPARATOR = '.';
 

@@ -2,16 +2,21 @@ import { expect, it } from 'vitest';
 import {
   centsBetween,
   droneHz,
+  fingeringKey,
   frequencyHz,
+  HIGH_NOTES,
   HIGHEST_NOTE,
   HORN_IDS,
   HORNS,
   hornById,
   nameNote,
   nearestMidi,
+  partialNote,
   pitchTarget,
   readNote,
+  regularFingering,
   regularTube,
+  startFingerings,
   soundingMidi,
   toSounding,
   toWritten,
@@ -75,7 +80,45 @@ it('reads what it names, and refuses what is no note', () => {
     const { stem, accidental, octave } = nameNote(midi, 'letters');
     expect(readNote(`${stem}${{ sharp: '#', flat: 'b', '': '' }[accidental]}${octave}`)).toBe(midi);
   }
-  expect(['h3', 'C', 'c##4', '', 'Bb33'].map(readNote)).toEqual([null, null, null, null, null]);
+  expect(['h3', 'C', 'c##4', '', 'Bb33'].map((text) => readNote(text))).toEqual([
+    null,
+    null,
+    null,
+    null,
+    null,
+  ]);
+});
+
+it('reads every note as the player’s language names it, with signs, words or letters', () => {
+  const endings = { letters: ['#', 'b'], german: ['', ''], fixedDo: ['#', 'b'] } as const;
+  for (const naming of ['letters', 'german', 'fixedDo'] as const)
+    for (let midi = 40; midi < 100; midi++) {
+      const { stem, accidental, octave } = nameNote(midi, naming);
+      const sign = accidental === '' ? '' : endings[naming][accidental === 'sharp' ? 0 : 1];
+      expect(readNote(`${stem}${sign}${octave}`, naming), `${naming} ${midi}`).toBe(midi);
+      expect(readNote(` ${stem.toUpperCase()} ${sign} ${octave} `, naming)).toBe(midi);
+    }
+  expect(['B flat 3', 'B♭3', 'f sharp 4', 'F♯4'].map((text) => readNote(text))).toEqual([58, 58, 66, 66]);
+  expect(['b3', 'h3', 'eb5', 'des4', 'cs4'].map((text) => readNote(text, 'german'))).toEqual([
+    58,
+    59,
+    75,
+    61,
+    null,
+  ]);
+  expect(['si bemolle 3', 'Bb3', 'ut4'].map((text) => readNote(text, 'fixedDo'))).toEqual([58, 58, null]);
+});
+
+it('has something to start from on every high note of every horn, the first finger of a long tube lifted for its sixth partial', () => {
+  for (const hornId of HORN_IDS)
+    for (const note of HIGH_NOTES.slice(1)) {
+      const starts = startFingerings(note, hornId, 'F#').map(fingeringKey);
+      expect(new Set(starts).size).toBe(starts.length);
+      expect(starts.length, `${hornId} ${note}`).toBeGreaterThanOrEqual(2);
+      const tube = regularFingering(writtenMidi(note - 31)).filter((key) => key !== 'L1');
+      expect(starts).toContain(fingeringKey(['oct', ...tube]));
+      expect(partialNote(writtenMidi(note - 31), 6)).toBe(note);
+    }
 });
 
 it('tunes a drone like a piano, or so that the played note makes a pure interval with it', () => {

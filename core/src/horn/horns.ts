@@ -31,7 +31,7 @@ const row = (
   [lowest, topKey]: readonly [number, TopKey],
   [mouthpieceMidi, neckMidi]: readonly [number, number],
   coneTipM: number,
-  highFingerings: HornRow['highFingerings'] = {},
+  highFingerings: HornRow['highFingerings'] = COMMON_HIGH,
 ): HornRow => ({
   transposition,
   lowest: writtenMidi(lowest),
@@ -44,6 +44,11 @@ const row = (
 });
 
 const [LOW_A, LOW_B_FLAT] = [57, 58];
+// Common practice: forked second-octave fingerings, and the front key with side keys over it. Where to start, no more.
+const COMMON_HIGH = {
+  91: ['oct L1 L3 R1 sideBb', 'oct frontF sideBb'],
+  93: ['oct L2 L3'],
+};
 const ALTO_HIGH = {
   91: ['oct L1 L3 R1 sideBb'],
   93: ['oct L2 L3', 'oct L2 L3 R1 R2 R3'],

@@ -9,6 +9,8 @@ import { Choice } from './Choice.tsx';
 import { nextTempo } from './nextTempo.ts';
 import { NoteGlyph } from '../notation/index.ts';
 import { NumberField } from './NumberField.tsx';
+import { typedNote } from './typedNote.ts';
+import type { Typed } from './TypedValue.tsx';
 import { Select } from './Select.tsx';
 import { signedKey } from '../notation/index.ts';
 
@@ -63,6 +65,7 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
         onLess={() => set(step(option, value, -1))}
         onMore={() => set(step(option, value, 1))}
         shown={shown(option, value, naming, hornId, t)}
+        typed={typedOption(option, value, naming, hornId, set)}
       />
     );
   });
@@ -91,6 +94,41 @@ function step(
   const isTempo = option.kind === 'number' && option.unit === 'bpm';
   const next = isTempo ? nextTempo(Number(value), by) : Number(value) + by;
   return Math.max(option.least, Math.min(option.most, next));
+}
+
+/** How a value is typed: notes by name, numbers as they are; beyond its bounds it goes as far as they do. */
+function typedOption(
+  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' }>,
+  value: number | string,
+  naming: NoteNaming,
+  hornId: HornId,
+  set: (value: number) => void,
+): Typed | null {
+  if (option.kind === 'mark') return null;
+  const { least, most } = option;
+  const take = (read: number | null) => {
+    if (read !== null) set(Math.max(least, Math.min(most, read)));
+    return read !== null;
+  };
+  if (option.kind === 'number') {
+    const scale = option.unit === 'tenthMm' ? 10 : 1;
+    const text = (each: number) => decimals(each / scale, option.unit === 'tenthMm' ? 1 : 0);
+    return {
+      text: text(Number(value)),
+      example: `${text(least)}-${text(most)}`,
+      onTyped: (typed) => take(readNumber(typed, scale)),
+    };
+  }
+  const horn = hornById(hornId);
+  const read = option.kind === 'sounding' ? toSounding(writtenMidi(Number(value)), horn) : Number(value);
+  return typedNote(read, naming, (midi) =>
+    take(option.kind === 'sounding' ? midi - horn.transposition : midi),
+  );
+}
+
+function readNumber(typed: string, scale: number): number | null {
+  const match = /^(\d+(?:[.,]\d+)?)/.exec(typed);
+  return match ? Math.round(scale * Number(match[1].replace(',', '.'))) : null;
 }
 
 function shown(

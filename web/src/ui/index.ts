@@ -11,6 +11,7 @@ export { FileButton } from './FileButton.tsx';
 export { downloadFile } from './downloadFile.ts';
 export { nextTempo } from './nextTempo.ts';
 export { OptionFields } from './OptionFields.tsx';
+export { typedNote } from './typedNote.ts';
 export { NumberField } from './NumberField.tsx';
 export { SearchField } from './SearchField.tsx';
 export { Select, type SelectGroup } from './Select.tsx';

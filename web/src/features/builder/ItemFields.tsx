@@ -3,7 +3,7 @@ import { ATTACKS, MOST_BEATS, VIBRATOS, withLength, type ExerciseItem } from '@i
 import { HIGHEST_NOTE, writtenMidi, type Horn, type NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { NoteGlyph } from '../../notation/index.ts';
-import { Choice, NumberField } from '../../ui/index.ts';
+import { Choice, NumberField, typedNote } from '../../ui/index.ts';
 import { FingeredField } from './FingeredField.tsx';
 import { nextLength } from './newItem.ts';
 import { NoteShape } from './NoteShape.tsx';
@@ -40,6 +40,10 @@ export function ItemFields({ item, isFirst, shift, horn, naming, onChange }: Ite
             onLess={() => move(-1)}
             onMore={() => move(1)}
             shown={<NoteGlyph midi={item.writtenMidi + shift} naming={naming} octave />}
+            typed={typedNote(item.writtenMidi + shift, naming, (midi) => {
+              move(midi - shift - item.writtenMidi);
+              return true;
+            })}
           />
           <OctaveButtons onMove={move} />
         </Flex>
