@@ -3,7 +3,7 @@ import { isNeutral, rankFindings, type Finding } from '../judge/index.ts';
 import type { Answers } from './answer.ts';
 import { humAnswer, intervalAnswer } from './ear.ts';
 import { alternationAnswer, spokeAnswer } from './fingerings.ts';
-import { beatsAnswer, holdAnswer } from './holds.ts';
+import { beatsAnswer, holdAnswer, ladderHoldsAnswer } from './holds.ts';
 import { compareAnswer, lineAnswer, steadyAnswer } from './lines.ts';
 import { matchAnswer } from './matches.ts';
 import { hitsAnswer, slursAnswer } from './partials.ts';
@@ -13,6 +13,7 @@ import { caughtAnswer, lipsAnswer, restartsAnswer } from './starts.ts';
 import type { NamedNote, Statement } from './statement.ts';
 import { descentAnswer, swellAnswer, swellsAnswer } from './swells.ts';
 import { bendAnswer, subtoneAnswer, vibratoAnswer, voicedAnswer, vowelsAnswer } from './tones.ts';
+import { subtoneLineAnswer, twoWaysAnswer } from './ways.ts';
 
 /** What stands out and is not said by the answer. */
 export interface Fault {
@@ -44,6 +45,7 @@ const ANSWERS: Record<HeadlineId, Answers> = {
   hold: holdAnswer,
   hum: humAnswer,
   interval: intervalAnswer,
+  ladderHolds: ladderHoldsAnswer,
   line: lineAnswer,
   lips: lipsAnswer,
   match: matchAnswer,
@@ -52,8 +54,10 @@ const ANSWERS: Record<HeadlineId, Answers> = {
   spoke: spokeAnswer,
   steady: steadyAnswer,
   subtone: subtoneAnswer,
+  subtoneLine: subtoneLineAnswer,
   swell: swellAnswer,
   swells: swellsAnswer,
+  twoWays: twoWaysAnswer,
   vibrato: vibratoAnswer,
   voiced: voicedAnswer,
   vowels: vowelsAnswer,

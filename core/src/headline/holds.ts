@@ -1,4 +1,5 @@
 import { NO_ANSWER, type Answers } from './answer.ts';
+import { slursAnswer } from './partials.ts';
 import { measured, most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import type { Statement } from './statement.ts';
 import { mean } from '../stats/index.ts';
@@ -26,6 +27,16 @@ export const holdAnswer: Answers = (takes) => {
     return [{ kind: 'held', count, cause, note: names.length > 1 ? nameOf(best.written) : null }];
   });
   return statements.length === 0 ? NO_ANSWER : { statements, tells: ['held'] };
+};
+
+/** Rung by rung as long as each stays good, then all of them slurred. */
+export const ladderHoldsAnswer: Answers = (takes) => {
+  const slurred = takes.filter((take) => !notesIn([take]).some(({ written }) => written.open));
+  const answers = [holdAnswer(takes), slurred.length > 0 ? slursAnswer(slurred) : NO_ANSWER];
+  return {
+    statements: answers.flatMap(({ statements }) => statements.filter(({ kind }) => kind !== 'slowestClear')),
+    tells: answers.flatMap(({ tells }) => tells),
+  };
 };
 
 /** Counted notes: how near to the beat they begin, and when they end. */

@@ -94,6 +94,16 @@ export const STATEMENTS = {
   }>(['Once', 'OnceSame', 'Clear', 'Unclear'], ({ of, isClear }) =>
     of === 1 ? (isClear ? 'Once' : 'OnceSame') : isClear ? 'Clear' : 'Unclear',
   ),
+  /** The same notes by the tongue and slurred: how often each way spoke at once, and which notes went to another partial. */
+  spokeTongued: share,
+  spokeSlurred: share,
+  jumped: row<{ list: readonly NamedNote[]; count: number }>(),
+  /** Up a line of subtones: to where it is one each time, to where now and then, from where no more. */
+  subtoneAll: row(),
+  subtoneNone: row(),
+  subtoneTo: row<{ note: NamedNote }>(),
+  halfTo: row<{ note: NamedNote }>(),
+  lostFrom: row<{ note: NamedNote }>(),
   startsAlike: share,
   /** One start beside the note that was slurred to: by how much it differs, where that is heard. */
   startDiffers: row<{

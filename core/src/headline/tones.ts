@@ -5,7 +5,10 @@ import { bentCents, hasFound, measured, most, nameOf, notesIn } from './played.t
 import type { NamedNote, Statement } from './statement.ts';
 
 /** Where it is asked whether it is a subtone, its name does not say so. */
-const toneless = (note: NoteItem): NamedNote => ({ writtenMidi: note.writtenMidi, fingered: note.fingered });
+export const toneless = (note: NoteItem): NamedNote => ({
+  writtenMidi: note.writtenMidi,
+  fingered: note.fingered,
+});
 
 /** Is it a subtone? Of several: how many are, and the one that is farthest from one. */
 export const subtoneAnswer: Answers = (takes) => {

@@ -389,6 +389,9 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['voicingDrop', 0, { bend: 4 }],
   ['voicedNote', 0, { start: 'countIn' }, FEW],
   ['raisedNotes', 0, { raise: 60 }],
+  ['ladderHolds', 9, {}, FEW],
+  ['lowTwoWays', 1, {}, FEW],
+  ['keyRuns', 0, { value: 'wholes' }, FEW],
 ];
 
 it.each(DRILLS)(

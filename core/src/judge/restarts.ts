@@ -17,7 +17,10 @@ export function measureRestarts(score: readonly TimedItem[], judged: ReadonlyMap
         score[i].phrase === score[index].phrase &&
         other.isSlurred &&
         other.item.writtenMidi === item.writtenMidi &&
-        other.item.fingered === item.fingered,
+        other.item.fingered === item.fingered &&
+        // A subtone, or another dynamic, is not to sound like it.
+        other.item.tone === item.tone &&
+        other.item.dynamics.at(-1)?.mark === item.dynamics.at(0)?.mark,
     )?.[1].measures;
     if (!model) continue;
     const less = (name: 'levelDb' | 'noiseToHarmonicDb' | 'centsMean') => {

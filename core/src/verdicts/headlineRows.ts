@@ -247,6 +247,19 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     ],
   },
   {
+    family: 'lowTwoWays',
+    rows: [
+      { ...CLEAN, phrases: [0, 1] },
+      {
+        played: 'the slurred bottom an octave high',
+        phrases: [0, 1],
+        faultsAt: { 1: [partial(8, 2), partial(9, 2)] },
+      },
+      { played: 'B flat does not speak, tongued', phrases: [0, 1], faultsAt: { 0: [missed(9)] } },
+      { played: 'an overtone first', phrases: [0, 1], faultsAt: { 0: [overtoneFirst(9, 2)] } },
+    ],
+  },
+  {
     family: 'returnToBottom',
     phrase: 3,
     rows: slurRows(2, [{ played: 'the bottom an octave high', faults: [partial(2, 2)] }]),
@@ -316,6 +329,15 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     ],
   },
   {
+    family: 'subtoneLine',
+    rows: [
+      CLEAN,
+      { played: 'full from G sharp on', faults: [16, 17, 18].map(full) },
+      { played: 'full G sharp on the way up only', faults: [16, 17].map(full) },
+      { played: 'all of it full', faults: Array.from({ length: 11 }, (_, i) => full(12 + i)) },
+    ],
+  },
+  {
     family: 'vibratoTones',
     rows: [
       CLEAN,
@@ -355,6 +377,15 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     ],
   },
   {
+    family: 'keyRuns',
+    rows: [
+      CLEAN,
+      { played: 'one note slides in', faults: [slid(2, 220)] },
+      { played: 'one note flat', faults: [off(1, -28)] },
+      { played: 'a hole between two', faults: [parted(3, 140)] },
+    ],
+  },
+  {
     family: 'overtoneEar',
     rows: hitRows(2, [
       { played: 'partial 2 spoke', faults: [partial(2, 2)] },
@@ -371,6 +402,19 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
   {
     family: 'overtoneClimb',
     rows: slurRows(3, [{ played: 'the top stays below', faults: [partial(2, 2)] }]),
+  },
+  {
+    family: 'ladderHolds',
+    rows: [
+      { ...CLEAN, phrases: [0, 3, 6, 9] },
+      {
+        played: 'the third partial broke off',
+        phrases: [0, 3, 6, 9],
+        faultsAt: { 2: [{ item: 0, kind: 'earlyBreath', atSeconds: 4 }] },
+      },
+      { played: 'fell to the bottom at once', phrases: [0, 3, 6, 9], faultsAt: { 3: [partial(1, 1)] } },
+      { played: 'the second one flat', phrases: [0, 3, 6, 9], faultsAt: { 1: [off(0, -30)] } },
+    ],
   },
   {
     family: 'overtoneSwitch',
@@ -395,8 +439,31 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     rows: slurRows(1, [{ played: 'stayed above', faults: [partial(1, 3)] }]),
   },
   {
+    family: 'insideFingering',
+    rows: [
+      CLEAN,
+      { played: 'only two notes', faults: [partial(0, 2)] },
+      { played: 'all of them flat', faults: [off(0, -22)] },
+      { played: 'the low note alone', faults: [partial(0, 1)] },
+    ],
+  },
+  {
     family: 'tubeLoop',
     rows: slurRows(2, [{ played: 'the last overtone stays on the fundamental', faults: [partial(4, 1)] }]),
+  },
+  {
+    family: 'alternation',
+    rows: [
+      { ...CLEAN, bySound: true },
+      { played: 'uneven', bySound: true, faults: [3, 7, 11].map((item) => late(item, 0.09)) },
+      {
+        played: 'the low fingering flat',
+        bySound: true,
+        faults: [1, 3, 5, 7, 9, 11, 13, 15].map((item) => off(item, -25)),
+      },
+      { played: 'the fingers hardly moved', bySound: true, faults: STILL },
+      { played: 'faster', bySound: true, choices: { tempoBpm: 112 } },
+    ],
   },
   {
     family: 'fifths',
@@ -506,29 +573,6 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
       { played: 'raised half as far', faults: [shallow(0)] },
       { played: 'broken on the way', faults: [{ item: 0, kind: 'earlyBreath', atSeconds: 3 }] },
       { played: '20 cents flat', faults: [off(0, -20)] },
-    ],
-  },
-  {
-    family: 'alternation',
-    rows: [
-      { ...CLEAN, bySound: true },
-      { played: 'uneven', bySound: true, faults: [3, 7, 11].map((item) => late(item, 0.09)) },
-      {
-        played: 'the low fingering flat',
-        bySound: true,
-        faults: [1, 3, 5, 7, 9, 11, 13, 15].map((item) => off(item, -25)),
-      },
-      { played: 'the fingers hardly moved', bySound: true, faults: STILL },
-      { played: 'faster', bySound: true, choices: { tempoBpm: 112 } },
-    ],
-  },
-  {
-    family: 'insideFingering',
-    rows: [
-      CLEAN,
-      { played: 'only two notes', faults: [partial(0, 2)] },
-      { played: 'all of them flat', faults: [off(0, -22)] },
-      { played: 'the low note alone', faults: [partial(0, 1)] },
     ],
   },
   {

@@ -62,6 +62,9 @@ function putOf(statement: Statement, naming: NoteNaming, t: TFunction): Put {
         })
         .join(', ');
       break;
+    case 'jumped':
+      put.list = statement.list.map((note) => namedNoteText(note, naming, t)).join(', ');
+      break;
     case 'vowels':
       put.count = Math.round(statement.withinCents);
       break;

@@ -1,9 +1,10 @@
 import { writtenMidi } from '../../horn/index.ts';
 import { defineFamily, note, restOf } from './family.ts';
-import { beatsOption, noteOption, startOption, tempoOption } from './options.ts';
+import { beatsOption, choiceOption, noteOption, startOption, tempoOption, timesOption } from './options.ts';
 
-/** Three fingerings, as Bb3, D4 and G4 lie. */
+/** Three fingerings, as Bb3, D4 and G4 lie; or one of them, usually D4. */
 const STEPS = [0, 4, 9];
+const USUAL_STEPS = 4;
 
 /** Air alone, more air until the note grabs by itself, less until only air is left. No tongue. */
 export const airThenNote = defineFamily({
@@ -12,15 +13,17 @@ export const airThenNote = defineFamily({
   purposes: ['start'],
   headline: 'caught',
   options: ({ lowest, highest }) => ({
-    note: noteOption(lowest, Math.min(lowest + 12, highest - 9), lowest),
+    form: choiceOption(['oneNote', 'threeNotes'], 'oneNote'),
+    note: noteOption(lowest, Math.min(lowest + 12, highest - 9), lowest + USUAL_STEPS),
+    tries: timesOption(5, 1, 10),
     airBeats: beatsOption(4, 2, 8),
     beats: beatsOption(8, 4, 16),
     tempoBpm: tempoOption(60),
     start: startOption('playToStart'),
   }),
-  write: ({ note: base, airBeats, beats }) => ({
+  write: ({ form, note: base, tries, airBeats, beats }) => ({
     rest: restOf(4),
-    phrases: STEPS.map((step) => {
+    phrases: (form === 'threeNotes' ? STEPS : [0]).map((step) => {
       const midi = writtenMidi(base + step);
       const air = { kind: 'air' as const, writtenMidi: midi, lengthBeats: airBeats };
       const grows = {
@@ -31,7 +34,11 @@ export const airThenNote = defineFamily({
           { beat: beats, mark: 'pp' as const },
         ],
       };
-      return { items: [air, grows, air], breath: 'one' };
+      return {
+        items: [air, grows, air],
+        breath: 'one',
+        repeats: form === 'threeNotes' ? 1 : tries,
+      };
     }),
   }),
 });

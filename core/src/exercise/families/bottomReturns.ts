@@ -1,5 +1,20 @@
 import { defineFamily, note, restOf, slurred } from './family.ts';
-import { beatsOption, halfStepsOption, markOption, noteOption, paceOption, tempoOption } from './options.ts';
+import {
+  beatsOption,
+  choiceOption,
+  halfStepsOption,
+  markOption,
+  noteOption,
+  paceOption,
+  tempoOption,
+} from './options.ts';
+
+/** By which steps of the octave it is climbed: all, those of the major scale on the bottom note, or of its chord. */
+const STEPS_OF: Record<'chromatic' | 'scale' | 'arpeggio', readonly number[]> = {
+  chromatic: [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11],
+  scale: [0, 2, 4, 5, 7, 9, 11],
+  arpeggio: [0, 4, 7],
+};
 
 /** Hold the bottom note full, climb note by note, slur back to it each time: the same feeling everywhere. */
 export const returnToBottom = defineFamily({
@@ -9,18 +24,21 @@ export const returnToBottom = defineFamily({
   headline: 'slurs',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, Math.min(lowest + 7, highest - 1), lowest),
-    climb: halfStepsOption(12, 1, 24),
+    path: choiceOption(['chromatic', 'scale', 'arpeggio'], 'chromatic'),
+    climb: halfStepsOption(12, 1, 36),
     beats: beatsOption(4, 2, 12),
     from: markOption('f'),
     tempoBpm: tempoOption(60),
     start: paceOption('ownTime'),
   }),
-  write: ({ note: bottom, climb, beats, from }, { highest }) => ({
+  write: ({ note: bottom, path, climb, beats, from }, { highest }) => ({
     rest: { kind: 'asPlayed' },
-    phrases: Array.from({ length: Math.min(climb, highest - bottom) }, (_, i) => ({
-      items: [note(bottom, beats, from), slurred(bottom + i + 1, beats, from), slurred(bottom, beats, from)],
-      breath: 'one' as const,
-    })),
+    phrases: Array.from({ length: Math.min(climb, highest - bottom) }, (_, i) => i + 1)
+      .filter((step) => STEPS_OF[path].includes(step % 12))
+      .map((step) => ({
+        items: [note(bottom, beats, from), slurred(bottom + step, beats, from), slurred(bottom, beats, from)],
+        breath: 'one' as const,
+      })),
   }),
 });
 

@@ -1,5 +1,8 @@
+import type { Phrase } from '../exercise.ts';
 import { defineFamily, note, restOf, slurred } from './family.ts';
-import { markOption, paceOption, tempoOption } from './options.ts';
+import { choiceOption, markOption, paceOption, tempoOption, timesOption } from './options.ts';
+
+type Pattern = Pick<Phrase, 'items'> & Partial<Phrase>;
 
 const [C5, D5, E5, F5] = [72, 74, 76, 77];
 
@@ -12,12 +15,19 @@ export const breakDrill = defineFamily({
   options: ({ lowest, highest }) =>
     lowest > C5 || highest < F5
       ? null
-      : { from: markOption('mf'), tempoBpm: tempoOption(60), start: paceOption('ownTime') },
-  write: ({ from }) => ({
-    rest: restOf(4),
-    phrases: [
+      : {
+          path: choiceOption(['asWritten', 'fromBelow'], 'asWritten'),
+          tries: timesOption(1, 1, 8),
+          from: markOption('mf'),
+          tempoBpm: tempoOption(60),
+          start: paceOption('ownTime'),
+        },
+  write({ path, tries, from }) {
+    const fromAbove: Pattern[] = [
       { items: [note(E5, 4, from), slurred(D5, 4, from)] },
       { items: [note(F5, 2, from), slurred(E5, 2, from), slurred(D5, 4, from)] },
+    ];
+    const fromBelow: Pattern[] = [
       {
         items: [
           note(C5, 4, from),
@@ -27,6 +37,8 @@ export const breakDrill = defineFamily({
         breath: 'one',
       },
       { items: [note(C5, 4, from), slurred(D5, 4, from)] },
-    ],
-  }),
+    ];
+    const patterns = path === 'fromBelow' ? [...fromBelow, ...fromAbove] : [...fromAbove, ...fromBelow];
+    return { rest: restOf(4), phrases: patterns.map((pattern) => ({ ...pattern, repeats: tries })) };
+  },
 });

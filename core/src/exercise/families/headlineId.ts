@@ -10,6 +10,7 @@ export type HeadlineId =
   | 'hold'
   | 'hum'
   | 'interval'
+  | 'ladderHolds'
   | 'line'
   | 'lips'
   | 'match'
@@ -18,8 +19,10 @@ export type HeadlineId =
   | 'spoke'
   | 'steady'
   | 'subtone'
+  | 'subtoneLine'
   | 'swell'
   | 'swells'
+  | 'twoWays'
   | 'vibrato'
   | 'voiced'
   | 'vowels';

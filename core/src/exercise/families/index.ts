@@ -19,7 +19,10 @@ import { highHold, highSwell, voicingDrop } from './highTones.ts';
 import { insideFingering } from './insideFingering.ts';
 import { intervalTones } from './intervalTones.ts';
 import { lipPositions } from './lipPositions.ts';
+import { keyRuns } from './keyRuns.ts';
+import { ladderHolds } from './ladderHolds.ts';
 import { longHold } from './longHold.ts';
+import { lowTwoWays } from './lowTwoWays.ts';
 import { noteBends } from './noteBends.ts';
 import { octaveRestart } from './octaveRestart.ts';
 import { openedTone, overtoneMatch } from './matchDrills.ts';
@@ -36,6 +39,7 @@ import { raisedNotes } from './raisedNotes.ts';
 import { singleSwell } from './singleSwell.ts';
 import type { Skill } from './skill.ts';
 import { fullToSubtone, subtoneFromAir, subtoneStarts, subtoneVibrato } from './subtones.ts';
+import { subtoneLine } from './subtoneLine.ts';
 import { threeZones } from './threeZones.ts';
 import { tubeLoop } from './tubeLoop.ts';
 import { vibratoTones } from './vibratoTones.ts';
@@ -69,6 +73,7 @@ export const FAMILIES: readonly Family[] = [
   beatsOnOff,
   quietDescent,
   octaveRestart,
+  lowTwoWays,
   returnToBottom,
   dropToBottom,
   vowelSweep,
@@ -77,13 +82,16 @@ export const FAMILIES: readonly Family[] = [
   fullToSubtone,
   subtoneStarts,
   subtoneVibrato,
+  subtoneLine,
   vibratoTones,
   breakDrill,
   fullScales,
   scaleEndDrill,
+  keyRuns,
   overtoneEar,
   ownFirst,
   overtoneClimb,
+  ladderHolds,
   overtoneSwitch,
   overtoneHits,
   overtoneCascade,

@@ -11,7 +11,7 @@ export const intervalTones = defineFamily({
   headline: 'interval',
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 1, lowest + 4),
-    widest: halfStepsOption(13, 1, 24),
+    widest: halfStepsOption(13, 1, 36),
     beats: beatsOption(4, 2, 12),
     imagineBeats: beatsOption(4, 2, 8),
     freeBeats: beatsOption(8, 0, 32),

@@ -1,8 +1,8 @@
 import { writtenMidi } from '../../horn/index.ts';
 import { chromatic, defineFamily, note, rest, restOf, slurred } from './family.ts';
-import { noteOption, paceOption, tempoOption, timesOption } from './options.ts';
+import { choiceOption, noteOption, paceOption, tempoOption, timesOption } from './options.ts';
 
-/** From here down the upper note is taken as an overtone of the lower, so that no finger moves. */
+/** From here down the upper note is usually taken as an overtone of the lower, so that no finger moves. */
 const OVERTONE_FROM = 61;
 
 /** Slur down an octave, then start the low note again in time, by the breath alone; a half step lower each time. */
@@ -14,16 +14,18 @@ export const octaveRestart = defineFamily({
   options: ({ lowest, highest }) => ({
     note: noteOption(lowest, highest - 12, 67),
     to: noteOption(lowest, highest - 12, lowest),
+    route: choiceOption(['overtone', 'own'], 'overtone'),
     tries: timesOption(3, 1, 6),
     tempoBpm: tempoOption(60),
     start: paceOption('countIn'),
   }),
-  write: ({ note: from, to, tries }) => ({
+  write: ({ note: from, to, route, tries }) => ({
     rest: restOf(4),
     phrases: chromatic(from, to).map((low) => {
       const upper = note(low + 12, 4, 'mf');
       const restarts = Array.from({ length: tries }, () => [rest(2), note(low, 2, 'mf', 'mf', 'breath')]);
-      const overtone = low <= OVERTONE_FROM ? { ...upper, fingered: writtenMidi(low) } : upper;
+      const overtone =
+        route === 'overtone' && low <= OVERTONE_FROM ? { ...upper, fingered: writtenMidi(low) } : upper;
       return { items: [overtone, slurred(low, 4, 'mf'), ...restarts.flat()] };
     }),
   }),

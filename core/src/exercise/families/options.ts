@@ -43,6 +43,7 @@ export type OptionName =
   | 'bend'
   | 'raise'
   | 'changes'
+  | 'value'
   | 'tries'
   | 'rounds'
   | 'partial'

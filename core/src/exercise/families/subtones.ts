@@ -11,12 +11,15 @@ const LIMIT = 69;
 const JUDGED_SUBTONE: Judged[] = ['tone', 'pitch', 'start', 'hold'];
 const JUDGED_SWING: Judged[] = [...JUDGED_SUBTONE, 'vibrato'];
 
-const subtone = (midi: number, beats: number, mark: DynamicMark, attack: Attack): NoteItem => ({
+/** Lines of subtones begin under this. */
+export const LOWEST_OF_LINES = 64;
+
+export const subtone = (midi: number, beats: number, mark: DynamicMark, attack: Attack): NoteItem => ({
   ...note(midi, beats, mark, mark, attack),
   tone: 'subtone',
   judged: JUDGED_SUBTONE,
 });
-const full = (midi: number, beats: number, attack: Attack): NoteItem => ({
+export const full = (midi: number, beats: number, attack: Attack): NoteItem => ({
   ...note(midi, beats, 'mf', 'mf', attack),
   judged: ['pitch', 'hold'],
 });
