@@ -126,6 +126,8 @@ export interface Phrase {
   repeats: number;
   /** It goes on until the player stops: what was not come to at its end was not asked. Absent: all of it is asked. */
   open?: true;
+  /** Its repeats go on for so many seconds from the first of them, and the others are left out; absent: each is played. */
+  forSeconds?: number;
   /** Rest after this phrase; absent: as the exercise has it. */
   rest?: RestRule;
   /** The scale it is made of, by its major key; absent: none. */

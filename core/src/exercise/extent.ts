@@ -1,8 +1,8 @@
 import type { Register } from '../horn/index.ts';
 import { registerOf } from '../horn/index.ts';
 import { markFraction } from './dynamics.ts';
-import type { Exercise, NoteItem } from './exercise.ts';
-import { lengthBeats, phraseBeats, playedPhrases } from './score.ts';
+import type { Exercise, NoteItem, Phrase } from './exercise.ts';
+import { phraseBeats, playedPhrases, playingSeconds } from './score.ts';
 import { secondsPerBeat } from './target.ts';
 
 /** What an exercise takes: time, range and breath. */
@@ -34,13 +34,18 @@ export function extentOf(exercise: Exercise): Extent {
     .flatMap(({ items }) => items)
     .flatMap((item) => (item.kind === 'note' || item.kind === 'air' ? [item.writtenMidi] : []));
   const breaths = exercise.phrases.filter(({ breath }) => breath === 'one').map(phraseBeats);
-  const played = playedPhrases(exercise)
+  const isShared = ({ forSeconds }: Phrase) => forSeconds !== undefined;
+  const shared = exercise.phrases.filter(isShared);
+  const whole = exercise.phrases.filter((phrase) => !isShared(phrase));
+  const played = playedPhrases({ ...exercise, phrases: whole })
     .flatMap(({ items }) => items)
     .filter(({ kind }) => kind !== 'rest' && kind !== 'hear' && kind !== 'imagine')
     .reduce((sum, { lengthBeats: each }) => sum + each, 0);
+  // Of repeats that go on for a time half is rest.
+  const sharedSeconds = shared.reduce((sum, { forSeconds = 0 }) => sum + forSeconds / 2, 0);
   return {
-    seconds: lengthBeats(exercise) * beat,
-    playedSeconds: played * beat,
+    seconds: playingSeconds(exercise),
+    playedSeconds: played * beat + sharedSeconds,
     lowest: pitches.length === 0 ? null : Math.min(...pitches),
     highest: pitches.length === 0 ? null : Math.max(...pitches),
     registers: (['low', 'middle', 'high', 'palm'] as const).filter((register) =>

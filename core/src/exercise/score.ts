@@ -84,7 +84,7 @@ export function lengthBeats(exercise: Exercise): number {
  * no note that could start it is counted in.
  */
 export function phraseExercise(exercise: Exercise, index: number): Exercise {
-  const phrase = playedPhrases(exercise)[index];
+  const { forSeconds: _, ...phrase } = playedPhrases(exercise)[index];
   const startsByNote = phrase.items.some(({ kind }) => kind === 'note');
   return {
     ...exercise,
@@ -104,3 +104,40 @@ export function onlyNote(exercise: Exercise): NoteItem | null {
   const score = scoreOf(exercise);
   return score.length === 1 && score[0].item.kind === 'note' ? score[0].item : null;
 }
+
+/** Place in the playing order of the first phrase that is not a repeat of this one; the count where there is none. */
+export function afterRepeats(phrases: readonly Phrase[], index: number): number {
+  const { items } = phrases[index];
+  const next = phrases.findIndex((phrase, i) => i > index && phrase.items !== items);
+  return next < 0 ? phrases.length : next;
+}
+
+/** Seconds that all of an exercise takes, its rests too: of phrases that are repeated for a time, that time. */
+export function playingSeconds(exercise: Exercise): number {
+  const { phrases, tempoBpm } = exercise;
+  const seconds = (beats: number) => (60 * beats) / tempoBpm;
+  if (phrases.every(({ forSeconds }) => forSeconds === undefined)) return seconds(lengthBeats(exercise));
+  return phrases.reduce(
+    (sum, phrase) =>
+      sum +
+      (phrase.forSeconds ?? phrase.repeats * seconds(phraseBeats(phrase) + restBeats(exercise, phrase))),
+    0,
+  );
+}
+
+/** Which of how many a phrase of the playing order is, as a player counts: repeats that go on for a time are one. */
+export function placeInRound(exercise: Exercise, index: number): { place: number; count: number } {
+  const phrases = playedPhrases(exercise);
+  const begins = phrases.flatMap(({ items, forSeconds }, i) =>
+    i > 0 && forSeconds !== undefined && phrases[i - 1].items === items ? [] : [i],
+  );
+  return { place: begins.filter((i) => i <= index).length, count: begins.length };
+}
+
+/** An exercise as it stands on paper: what is repeated for a time is written once. */
+export const onPaper = (exercise: Exercise): Exercise => ({
+  ...exercise,
+  phrases: exercise.phrases.map((phrase) =>
+    phrase.forSeconds === undefined ? phrase : { ...phrase, repeats: 1 },
+  ),
+});

@@ -30,6 +30,9 @@ export const MOST_WORD = 16;
 export const MOST_NAME = 60;
 /** A whole round through every note and octave has about this many. */
 export const MOST_PHRASES = 120;
+const MOST_REPEATS = 40;
+/** An hour is more than anyone gives one note. */
+const MOST_SECONDS = 3600;
 
 const midi = yup.number().integer().min(40).max(110);
 const lengthBeats = yup.number().required().min(LEAST_BEATS).max(MOST_BEATS);
@@ -149,7 +152,8 @@ const phraseSchema = yup
         (items as { kind: string }[] | undefined)?.some(({ kind }) => !SILENT.some((each) => each === kind)),
       ),
     breath: yup.string().oneOf(['one', 'free']).default(USUAL_PHRASE.breath),
-    repeats: yup.number().integer().min(1).max(20).default(USUAL_PHRASE.repeats),
+    repeats: yup.number().integer().min(1).max(MOST_REPEATS).default(USUAL_PHRASE.repeats),
+    forSeconds: yup.number().min(1).max(MOST_SECONDS).optional(),
     open: yup.boolean().oneOf([true]).optional(),
     rest: restSchema,
     key: yup.string().oneOf(MAJOR_KEYS).optional(),

@@ -3,13 +3,14 @@ import { isNeutral, rankFindings, type Finding } from '../judge/index.ts';
 import type { Answers } from './answer.ts';
 import { humAnswer, intervalAnswer } from './ear.ts';
 import { alternationAnswer, spokeAnswer } from './fingerings.ts';
-import { beatsAnswer, holdAnswer, ladderHoldsAnswer } from './holds.ts';
+import { beatsAnswer, holdAnswer, ladderHoldsAnswer, zonesAnswer } from './holds.ts';
 import { compareAnswer, lineAnswer, steadyAnswer } from './lines.ts';
 import { matchAnswer } from './matches.ts';
 import { hitsAnswer, slursAnswer } from './partials.ts';
 import { itemsOf, nameOf, notesIn, type PlayedTake } from './played.ts';
 import { bestRecord, comparedWith, type Past } from './record.ts';
 import { caughtAnswer, lipsAnswer, restartsAnswer } from './starts.ts';
+import { everyNoteAnswer } from './sorted.ts';
 import type { NamedNote, Statement } from './statement.ts';
 import { descentAnswer, swellAnswer, swellsAnswer } from './swells.ts';
 import { bendAnswer, subtoneAnswer, vibratoAnswer, voicedAnswer, vowelsAnswer } from './tones.ts';
@@ -41,6 +42,7 @@ const ANSWERS: Record<HeadlineId, Answers> = {
   caught: caughtAnswer,
   compare: compareAnswer,
   descent: descentAnswer,
+  everyNote: everyNoteAnswer,
   hits: hitsAnswer,
   hold: holdAnswer,
   hum: humAnswer,
@@ -61,10 +63,11 @@ const ANSWERS: Record<HeadlineId, Answers> = {
   vibrato: vibratoAnswer,
   voiced: voicedAnswer,
   vowels: vowelsAnswer,
+  zones: zonesAnswer,
 };
 
 /** So many notes that stand out are named. */
-const NAMED: Partial<Record<HeadlineId, number>> = { line: 2, steady: 2 };
+const NAMED: Partial<Record<HeadlineId, number>> = { everyNote: 2, line: 2, steady: 2 };
 
 /** Which question an exercise of nobody's family is asked: by what is written in it. */
 function questionOf(takes: readonly PlayedTake[]): HeadlineId {

@@ -29,6 +29,21 @@ export const holdAnswer: Answers = (takes) => {
   return statements.length === 0 ? NO_ANSWER : { statements, tells: ['held'] };
 };
 
+/** A few notes that share the time: of each how often it was held, the longest in clicks, and the first against the last. */
+export const zonesAnswer: Answers = (takes) => {
+  const open = notesIn(takes).filter(({ written }) => written.open);
+  const names = [...new Set(open.map(({ written }) => written.writtenMidi))];
+  const statements = names.flatMap((midi): Statement[] => {
+    const holds = open.filter(({ written, measures }) => written.writtenMidi === midi && measures !== null);
+    const clicks = measured(holds, clicksOf);
+    const [first, last] = [clicks.at(0), clicks.at(-1)];
+    if (first === undefined || last === undefined) return [];
+    const note = nameOf(holds[0].written);
+    return [{ kind: 'zone', note, count: clicks.length, longest: Math.max(...clicks), first, last }];
+  });
+  return statements.length === 0 ? NO_ANSWER : { statements, tells: ['held'] };
+};
+
 /** Rung by rung as long as each stays good, then all of them slurred. */
 export const ladderHoldsAnswer: Answers = (takes) => {
   const slurred = takes.filter((take) => !notesIn([take]).some(({ written }) => written.open));

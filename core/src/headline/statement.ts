@@ -104,6 +104,12 @@ export const STATEMENTS = {
   subtoneTo: row<{ note: NamedNote }>(),
   halfTo: row<{ note: NamedNote }>(),
   lostFrom: row<{ note: NamedNote }>(),
+  /** Of notes with a hairpin each, how they took it. */
+  sorted: row<{ atOnce: number; withWork: number; notYet: number; of: number }>(['', 'One'], ({ of }) =>
+    of === 1 ? 'One' : '',
+  ),
+  /** One note of several that share the time, in clicks. */
+  zone: row<{ note: NamedNote; count: number; longest: number; first: number; last: number }>(),
   startsAlike: share,
   /** One start beside the note that was slurred to: by how much it differs, where that is heard. */
   startDiffers: row<{

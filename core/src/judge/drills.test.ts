@@ -343,7 +343,7 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   ['intervalTones', 6],
   // As long as it takes to know how long it held.
   ['longHold', 0, { beats: 8 }],
-  ['threeZones', 2, { beats: 8 }, FEW],
+  ['threeZones', 80, { beats: 8 }, FEW],
   ['chromaticTones', 4, { beats: 6 }, FEW],
   ['pairedSwells', 0],
   // Not by a fifth: there a slip to the third partial sounds like the note before.

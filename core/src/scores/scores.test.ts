@@ -14,6 +14,7 @@ import {
   FAMILIES,
   MAJOR_KEYS,
   parseExercise,
+  onPaper,
   playedPhrases,
   restBeats,
   type Exercise,
@@ -216,7 +217,7 @@ it('writes every family of the Shelf so that both readers find its notes, overto
       const own = allNotes(exercise);
       if (own.length === 0) continue;
       const score = readScore(bytes(xml));
-      const once = { ...exercise, phrases: playedPhrases({ ...exercise, order: 'asWritten' }) };
+      const once = { ...exercise, phrases: playedPhrases({ ...onPaper(exercise), order: 'asWritten' }) };
       const alone = exercise.body !== undefined && exercise.body !== 'horn';
       const shift = alone ? horn.transposition : 0;
       // Hummed and blown notes stand in the part as well.

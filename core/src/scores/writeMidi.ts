@@ -2,6 +2,7 @@ import toneMidi from '@tonejs/midi';
 import {
   markFraction,
   noteTarget,
+  onPaper,
   playedPhrases,
   restAfter,
   restBeats,
@@ -55,7 +56,7 @@ export function exerciseToMidi(
   horn.name = 'Horn';
   horn.instrument.number = SAXOPHONE;
   let beat = 0;
-  for (const phrase of playedPhrases(exercise)) {
+  for (const phrase of playedPhrases(onPaper(exercise))) {
     for (const item of phrase.items) {
       if (item.kind === 'note') addNote(horn, exercise, item, hornId, a4Hz, beat);
       beat += item.lengthBeats;

@@ -1,4 +1,11 @@
-import { barsOf, readShift, type Exercise, type Phrase, type WrittenPart } from '../exercise/index.ts';
+import {
+  barsOf,
+  onPaper,
+  readShift,
+  type Exercise,
+  type Phrase,
+  type WrittenPart,
+} from '../exercise/index.ts';
 import { hornById, type HornId } from '../horn/index.ts';
 import { DIVISIONS, divisions } from './divisions.ts';
 import { fifthsOf } from './keyFifths.ts';
@@ -21,7 +28,7 @@ export function exerciseToMusicXml(exercise: Exercise, hornId: HornId, words: Sc
     items.some((item) => item.kind === 'note' && item.fingered !== null),
   );
   const measures: NewXml[] = [];
-  for (const phrase of exercise.phrases) {
+  for (const phrase of onPaper(exercise).phrases) {
     const bars = barsOf(phrase, exercise.beatsPerBar);
     const signs = signsOf(phrase);
     bars.forEach((parts, i) => {

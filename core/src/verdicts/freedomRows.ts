@@ -16,6 +16,8 @@ const CLEAN: readonly [family: FamilyId, phrase: number, choices?: Choices][] = 
   ['longHold', 0, { beats: 12 }],
   ['threeZones', 1, { beats: 8 }],
   ['chromaticTones', 4],
+  ['chromaticTones', 4, { shape: 'fade' }],
+  ['chromaticTones', 2, { shape: 'growFade', notes: '60.67.74', path: 'asPicked' }],
   ['pairedSwells', 0],
   ['pairedSwells', 3],
   ['wideningDown', 5],

@@ -181,21 +181,36 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
   },
   {
     family: 'threeZones',
-    choices: { beats: 8 },
+    choices: { beats: 8, minutes: 3 },
     rows: [
-      { ...CLEAN, phrases: [0, 1, 2] },
-      { played: 'the low note slips', phrases: [0, 1, 2], faultsAt: { 1: [fell(0, 4, 2)] } },
-      { played: 'the high note not heard', phrases: [0, 1, 2], faultsAt: { 2: [missed(0)] } },
-      { played: 'the middle note alone', past: [6, 7] },
+      { ...CLEAN, phrases: [0, 1, 40, 41, 80] },
+      {
+        played: 'the low note slips the second time',
+        phrases: [0, 1, 40, 41, 80],
+        faultsAt: { 3: [fell(0, 4, 2)] },
+      },
+      { played: 'the high note not heard', phrases: [0, 40, 80], faultsAt: { 2: [missed(0)] } },
+      {
+        played: 'the middle note shorter the second time',
+        phrases: [0, 1],
+        faultsAt: { 1: [{ item: 0, kind: 'earlyBreath', atSeconds: 5 }] },
+      },
     ],
   },
   {
     family: 'chromaticTones',
+    choices: { note: 60, to: 65, shape: 'fade' },
     rows: [
-      CLEAN,
-      { played: '22 cents sharp', faults: [off(0, 22)] },
-      { played: 'with a tremble', profile: { wobbleDb: 3 } },
-      { played: 'a round, the third not heard', phrases: [0, 1, 2, 3], faultsAt: { 2: [missed(0)] } },
+      { ...CLEAN, choices: { shape: 'steady' } },
+      { played: '22 cents sharp, held', choices: { shape: 'steady' }, faults: [off(0, 22)] },
+      { ...CLEAN, played: 'every one faded', phrases: [0, 1, 2, 3, 4, 5] },
+      { played: 'flat when loud', phrases: [0, 1, 2, 3, 4, 5], profile: bending },
+      {
+        played: 'D slips an octave, E flat breaks off',
+        phrases: [0, 1, 2, 3, 4, 5],
+        faultsAt: { 2: [fell(0, 5, 2)], 3: [{ item: 0, kind: 'earlyBreath', atSeconds: 4 }] },
+      },
+      { played: 'C not heard', phrases: [0, 1, 2], faultsAt: { 0: [missed(0)] } },
     ],
   },
   {

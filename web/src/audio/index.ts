@@ -1,4 +1,5 @@
 // The only place that touches AudioContext, worklets and media devices, and the only one that knows what time it is.
+export { playCue } from './cue.ts';
 export { createDesk } from './createDesk.ts';
 export type { Desk, DeskInput, DeskTrouble, InputTrouble, OpenInput } from './desk.ts';
 export { createDrone, type Drone, type DroneTimbre } from './drone.ts';

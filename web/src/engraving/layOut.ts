@@ -49,7 +49,7 @@ export function layOut(phrases: readonly EngravedPhrase[], width: number): LaidB
       key: phrase.key ?? null,
       shift,
       isPhraseEnd: i === all.length - 1,
-      repeats: phrase.repeats,
+      repeats: phrase.forSeconds === undefined ? phrase.repeats : 1,
       width: BAR_PX + parts.reduce((sum, { value }) => sum + PART_PX + PER_BEAT_PX * value, 0),
     }));
   });

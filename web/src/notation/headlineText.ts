@@ -109,7 +109,7 @@ export type JudgedTake = Pick<PlayedTake, 'hornId' | 'scale' | 'isAfter'> & {
   analysis: PlayedTake['analysis'] | null;
 };
 
-const playedOf = ({ context, analysis, hornId, scale, isAfter }: JudgedTake): PlayedTake[] =>
+export const playedOf = ({ context, analysis, hornId, scale, isAfter }: JudgedTake): PlayedTake[] =>
   context && analysis
     ? [{ exercise: context.exercise, analysis, hornId, scale, ...(isAfter && { isAfter }) }]
     : [];

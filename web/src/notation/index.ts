@@ -6,7 +6,7 @@ export { HairpinIcon } from './HairpinIcon.tsx';
 export { CallWords } from './CallWords.tsx';
 export { exerciseName, familyName } from './familyName.ts';
 export { findingText } from './findingText.ts';
-export { headlineText, type JudgedTake } from './headlineText.ts';
+export { headlineText, playedOf, type JudgedTake } from './headlineText.ts';
 export { itemName } from './itemName.ts';
 export { firstShownNote, shownNote } from './shownNote.ts';
 export { intervalName } from './intervalName.ts';

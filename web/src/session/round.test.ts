@@ -1,8 +1,16 @@
 import { expect, it } from 'vitest';
-import { familyById, type Choices, type Exercise, type FamilyId } from '@inner-hum/core/exercise';
+import {
+  familyById,
+  placeInRound,
+  playedPhrases,
+  playingSeconds,
+  type Choices,
+  type Exercise,
+  type FamilyId,
+} from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import type { TakeAnalysis } from '@inner-hum/core/judge';
-import { afterTake, atPhrase, type Round } from './round.ts';
+import { afterTake as afterTakeAt, atPhrase, type Round } from './round.ts';
 
 // What comes after a take: how long the rest is, and which phrase is next.
 
@@ -16,10 +24,14 @@ const roundOf = (exercise: Exercise, count: number, index = 0): Round => ({
   record: null,
   index,
   count,
+  sinceSeconds: null,
   tries: 0,
   ended: null,
   over: false,
 });
+/** Where the time of a take does not matter. */
+const afterTake = (round: Round, analysis: TakeAnalysis) =>
+  afterTakeAt(round, analysis, { startSeconds: 0, nowSeconds: 1 });
 const heard = (measures: Partial<TakeAnalysis['measures']> = {}, playedBeats?: number[]): TakeAnalysis =>
   ({ measures, ...(playedBeats && { playedBeats }) }) as unknown as TakeAnalysis;
 
@@ -67,4 +79,32 @@ it('is over after its last phrase, waits where that is written, and goes to no p
   expect(afterTake(roundOf(waits, 12), heard()).after).toEqual({ kind: 'wait' });
   expect(atPhrase(roundOf(exercise, 12), 40).index).toBe(11);
   expect(atPhrase(roundOf(exercise, 12), -3)).toMatchObject({ index: 0, tries: 0, ended: null });
+});
+
+it('repeats a note until its share of the time is over, then goes on to the next, and ends with the last', () => {
+  const zones = exerciseOf('threeZones', { notes: '60.71', minutes: 1, beats: 8 });
+  const phrases = playedPhrases(zones);
+  let round = roundOf(zones, phrases.length);
+  const held = heard({ holdSeconds: 8, holdCause: 'completed' });
+  const notes: number[] = [];
+  let over = false;
+  // Each hold takes eight seconds, and each rest as long: 0, 16, 32 s; after the third one the half minute is over.
+  for (let at = 100; !over && notes.length < 20; at += 16) {
+    const [item] = phrases[round.index].items;
+    if (item.kind === 'note') notes.push(item.writtenMidi);
+    const { round: next, after } = afterTakeAt(round, held, { startSeconds: at, nowSeconds: at + 8 });
+    round = next;
+    over = after.kind === 'over';
+  }
+  expect(notes).toEqual([60, 60, 60, 71, 71, 71]);
+  expect(round).toMatchObject({ over: true, sinceSeconds: null });
+});
+
+it('counts repeats that go on for a time as one place of the round', () => {
+  const zones = exerciseOf('threeZones', { notes: '60.71.87', minutes: 3 });
+  expect(placeInRound(zones, 0)).toEqual({ place: 1, count: 3 });
+  expect(placeInRound(zones, 39)).toEqual({ place: 1, count: 3 });
+  expect(placeInRound(zones, 40)).toEqual({ place: 2, count: 3 });
+  expect(placeInRound(exerciseOf('longHold', { tries: 4 }), 2)).toEqual({ place: 3, count: 4 });
+  expect(playingSeconds(zones)).toBe(180);
 });

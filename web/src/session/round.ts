@@ -1,4 +1,5 @@
 import {
+  afterRepeats,
   familyOf,
   phraseBeats,
   phraseExercise,
@@ -25,6 +26,8 @@ export interface Round {
   /** The phrase that is ready or played, and how many there are. */
   index: number;
   count: number;
+  /** When the first of these repeats began, on the desk's clock, where they go on for a time; null: none has. */
+  sinceSeconds: number | null;
   /** How often this phrase was tried and broke. */
   tries: number;
   /** The phrase whose verdict is up; null while none is. */
@@ -45,6 +48,7 @@ export function newRound(
       ? null
       : { id: roundId, startedAt: dateMs, hornId, exercise, address },
     index: 0,
+    sinceSeconds: null,
     count: playedPhrases(exercise).length,
     tries: 0,
     ended: null,
@@ -59,6 +63,7 @@ export const phraseOf = ({ exercise, index }: Round): Exercise => phraseExercise
 export const atPhrase = (round: Round, index: number): Round => ({
   ...round,
   index: Math.max(0, Math.min(round.count - 1, index)),
+  sinceSeconds: null,
   tries: 0,
   ended: null,
   over: false,
@@ -67,18 +72,42 @@ export const atPhrase = (round: Round, index: number): Round => ({
 /** What comes after a take: nothing more, the player's word, or a rest of so many seconds from the end of its tone. */
 export type After = { kind: 'over' } | { kind: 'wait' } | { kind: 'rest'; seconds: number };
 
+/** When the take of a phrase began, and what time it is, on the desk's clock. */
+interface TakeTime {
+  startSeconds: number;
+  nowSeconds: number;
+}
+
+/** Where the repeats of a phrase go on for a time: when they began, and what comes after them once that is over. */
+function shareOf(round: Round, phrases: readonly Phrase[], { startSeconds, nowSeconds }: TakeTime) {
+  const { forSeconds } = phrases[round.index];
+  if (forSeconds === undefined) return { sinceSeconds: null, next: round.index + 1 };
+  const sinceSeconds = round.sinceSeconds ?? startSeconds;
+  const after = afterRepeats(phrases, round.index);
+  const next = nowSeconds - sinceSeconds >= forSeconds ? after : round.index + 1;
+  return { sinceSeconds: next === after ? null : sinceSeconds, next };
+}
+
 /** Where a round is after a take of its present phrase, and what comes then. */
-export function afterTake(round: Round, analysis: TakeAnalysis): { round: Round; after: After } {
+export function afterTake(
+  round: Round,
+  analysis: TakeAnalysis,
+  time: TakeTime,
+): { round: Round; after: After } {
   const { exercise, index, count } = round;
-  const phrase = playedPhrases(exercise)[index];
+  const phrases = playedPhrases(exercise);
+  const phrase = phrases[index];
+  const share = shareOf(round, phrases, time);
   const isOpen = hasOpenNote(phrase);
   const broke = exercise.onFault === 'stop' && !isOpen && analysis.measures.holdCause !== 'completed';
   const tries = round.tries + 1;
   const stays = broke && tries < MOST_TRIES;
   const ended = { ...round, ended: index };
-  if (!stays && index + 1 >= count)
-    return { round: { ...ended, tries: 0, over: true }, after: { kind: 'over' } };
-  const next = stays ? { ...ended, tries } : { ...ended, tries: 0, index: index + 1 };
+  if (!stays && share.next >= count)
+    return { round: { ...ended, tries: 0, sinceSeconds: null, over: true }, after: { kind: 'over' } };
+  const next = stays
+    ? { ...ended, tries }
+    : { ...ended, tries: 0, index: share.next, sinceSeconds: share.sinceSeconds };
   const rule = restAfter(exercise, phrase);
   if (!stays && rule.kind === 'wait') return { round: next, after: { kind: 'wait' } };
   const seconds = rule.kind === 'asPlayed' ? playedSeconds(exercise, phrase, analysis) : null;

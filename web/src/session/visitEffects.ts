@@ -1,6 +1,6 @@
 import { scoreOf, secondsPerBeat } from '@inner-hum/core/exercise';
 import { pitchTarget } from '@inner-hum/core/horn';
-import type { Desk, Drone, Metronome } from '../audio/index.ts';
+import { playCue, type Desk, type Drone, type Metronome } from '../audio/index.ts';
 import type { RoundRecord } from '../storage/index.ts';
 import type { SessionClient } from '../workers/index.ts';
 import type { Beat } from './beat.ts';
@@ -82,6 +82,10 @@ export function createVisitEffects(means: VisitMeans): (effect: VisitEffect) => 
     setTempo: ({ setup, exercise }) => beat.setTempo(setup.settings, exercise),
     stopBeat: () => metronome.stop(),
     drone: ({ setup, exercise }) => droneController.update(setup, exercise),
+    cue() {
+      const output = desk.output();
+      if (output) playCue(output);
+    },
     stopDrone: () => droneController.stop(),
     restUntil: ({ takeId, atSeconds }) =>
       desk.after(Math.max(0, atSeconds - desk.now()), () => send({ type: 'restOver', takeId })),

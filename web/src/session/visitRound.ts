@@ -26,13 +26,17 @@ export function takeEnded(
     const round = { ...wants, ended: wants.index };
     return after([{ do: 'stopBeat' }], arm({ ...ended, wants: round }, moment, { afterSilence: true }));
   }
-  const { round, after: what } = afterTake(wants, analysis);
+  const { nowSeconds } = moment;
+  const startSeconds = state.take?.startSeconds ?? nowSeconds;
+  const { round, after: what } = afterTake(wants, analysis, { startSeconds, nowSeconds });
   const next: ExerciseState = { ...ended, wants: round };
   const effects: VisitEffect[] = [{ do: 'storeRound', record: wants.record }];
   if (what.kind === 'wait') return after(effects, pause(next));
   if (what.kind === 'over')
     return after([...effects, { do: 'stopBeat' }], arm(next, moment, { afterSilence: true }));
   if (wants.exercise.start !== 'countIn') effects.push({ do: 'stopBeat' });
+  // Its share of the time is over: another note comes.
+  if (wants.sinceSeconds !== null && round.sinceSeconds === null) effects.push({ do: 'cue' });
   return after(effects, rest(next, what.seconds, analysis.events, state.take, moment));
 }
 

@@ -133,6 +133,8 @@ export type VisitEffect =
   | { do: 'stopBeat' }
   | { do: 'drone'; setup: SessionSetup; exercise: Exercise | null }
   | { do: 'stopDrone' }
+  /** A quiet sign that something else comes next. */
+  | { do: 'cue' }
   | { do: 'restUntil'; takeId: string; atSeconds: number }
   | { do: 'storeRound'; record: RoundRecord }
   | { do: 'tell'; trouble: TroubleCode }

@@ -8,6 +8,7 @@ import { decimals } from '../words/index.ts';
 import { Choice } from './Choice.tsx';
 import { nextTempo } from './nextTempo.ts';
 import { NoteGlyph } from '../notation/index.ts';
+import { PickField } from './PickField.tsx';
 import { NumberField } from './NumberField.tsx';
 import { typedNote } from './typedNote.ts';
 import type { Typed } from './TypedValue.tsx';
@@ -36,6 +37,19 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
     const value = choices[name] ?? option.usual;
     // Fingerings are chosen in High notes, the notes of a chart run on the Horn map.
     if (option.kind === 'keys' || option.kind === 'notes') return null;
+    if (option.kind === 'pick')
+      return (
+        <PickField
+          key={name}
+          label={label}
+          value={String(value)}
+          least={option.least}
+          most={option.most}
+          count={option.count}
+          naming={naming}
+          onPick={set}
+        />
+      );
     if (option.kind === 'choice' && option.values.length <= 4)
       return (
         <Choice
@@ -83,7 +97,7 @@ function valueText(value: string, t: TFunction): string {
 }
 
 function step(
-  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' }>,
+  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' | 'pick' }>,
   value: number | string,
   by: 1 | -1,
 ) {
@@ -98,7 +112,7 @@ function step(
 
 /** How a value is typed: notes by name, numbers as they are; beyond its bounds it goes as far as they do. */
 function typedOption(
-  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' }>,
+  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' | 'pick' }>,
   value: number | string,
   naming: NoteNaming,
   hornId: HornId,
@@ -132,7 +146,7 @@ function readNumber(typed: string, scale: number): number | null {
 }
 
 function shown(
-  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' }>,
+  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' | 'pick' }>,
   value: number | string,
   naming: NoteNaming,
   hornId: HornId,

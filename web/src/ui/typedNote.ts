@@ -4,7 +4,7 @@ import type { Typed } from './TypedValue.tsx';
 const SIGNS = { '': '', sharp: '#', flat: 'b' };
 const EXAMPLES = [86, 70];
 
-function typedName(midi: number, naming: NoteNaming): string {
+export function typedName(midi: number, naming: NoteNaming): string {
   const { stem, accidental, octave } = nameNote(midi, naming);
   return `${stem}${SIGNS[accidental]}${octave}`;
 }

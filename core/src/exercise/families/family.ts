@@ -75,7 +75,7 @@ export type Purpose = (typeof PURPOSES)[number];
 
 /** The room in which a family is at home. */
 export type Home = 'shelf' | 'subtone' | 'map' | 'mouthpiece';
-export type FamilyTable = 'beforeAfter' | 'scaleEnds';
+export type FamilyTable = 'beforeAfter' | 'everyNote' | 'scaleEnds';
 
 /** A family of drills: one idea of the craft, ready for any horn and range. */
 export interface Family {

@@ -6,6 +6,7 @@ export type HeadlineId =
   | 'caught'
   | 'compare'
   | 'descent'
+  | 'everyNote'
   | 'hits'
   | 'hold'
   | 'hum'
@@ -25,4 +26,5 @@ export type HeadlineId =
   | 'twoWays'
   | 'vibrato'
   | 'voiced'
-  | 'vowels';
+  | 'vowels'
+  | 'zones';

@@ -7,7 +7,7 @@ export type Option =
   | { kind: 'note' | 'sounding'; least: number; most: number; usual: number }
   | {
       kind: 'number';
-      unit: 'bpm' | 'beats' | 'times' | 'halfSteps' | 'cents' | 'partial' | 'tenthMm';
+      unit: 'bpm' | 'beats' | 'times' | 'halfSteps' | 'cents' | 'minutes' | 'partial' | 'tenthMm';
       least: number;
       most: number;
       step: number;
@@ -18,6 +18,8 @@ export type Option =
   | { kind: 'keys'; usual: '' }
   /** Written notes in order, as one word of MIDI numbers; empty: all. */
   | { kind: 'notes'; usual: '' }
+  /** The same, typed by the player: at most `count` between `least` and `most`. */
+  | { kind: 'pick'; least: number; most: number; count: number; usual: '' }
   | { kind: 'choice'; values: readonly string[]; usual: string };
 
 /** Names of options; they stand in addresses, and each has words in the message file. */
@@ -44,6 +46,8 @@ export type OptionName =
   | 'raise'
   | 'changes'
   | 'value'
+  | 'soft'
+  | 'minutes'
   | 'tries'
   | 'rounds'
   | 'partial'
@@ -69,7 +73,7 @@ export type Chosen<Own> = {
     ? DynamicMark
     : Own[Name] extends { kind: 'choice'; values: readonly (infer Value)[] }
       ? Value
-      : Own[Name] extends { kind: 'keys' | 'notes' }
+      : Own[Name] extends { kind: 'keys' | 'notes' | 'pick' }
         ? string
         : number;
 };
@@ -111,6 +115,14 @@ export const paceOption = (usual: Pace) => choiceOption(PACES, usual);
 const MOST_NOTES = 60;
 export const notesOption = { kind: 'notes', usual: '' } as const;
 
+/** Notes of one's own choice, typed one by one. */
+export const pickedNotesOption = (least: number, most: number, count: number = MOST_NOTES) =>
+  ({ kind: 'pick', least, most, count, usual: '' }) as const;
+/** The picked notes that a range has, in the order they were picked, each once. */
+export const pickedOf = (word: string, lowest: number, highest: number): number[] => [
+  ...new Set(readNotes(word).filter((midi) => midi >= lowest && midi <= highest)),
+];
+
 /** The notes of such a word; what is no note is left out. */
 export const readNotes = (word: string): number[] =>
   word
@@ -127,7 +139,8 @@ export function chosenOf(option: Option, value: unknown): number | string {
     const values: readonly string[] = option.kind === 'mark' ? DYNAMIC_MARKS : option.values;
     return typeof value === 'string' && values.includes(value) ? value : option.usual;
   }
-  if (option.kind === 'notes') return typeof value === 'string' ? readNotes(value).join('.') : '';
+  if (option.kind === 'notes' || option.kind === 'pick')
+    return typeof value === 'string' ? readNotes(value).join('.') : '';
   if (option.kind === 'keys') return typeof value === 'string' ? fingeringKey(readFingeringKey(value)) : '';
   if (typeof value !== 'number' || !Number.isFinite(value)) return option.usual;
   return between(option.least, option.most, Math.round(value));

@@ -1,30 +1,45 @@
 import { defineFamily, note } from './family.ts';
-import { beatsOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
+import {
+  beatsOption,
+  markOption,
+  pickedNotesOption,
+  pickedOf,
+  startOption,
+  tempoOption,
+  timesOption,
+} from './options.ts';
 
-/** The bottom is D4 and down, the top above C#6, where the range is the horn's own. */
-const END_STEPS = 4;
+/** One easy middle note, one at the bottom, one at the top: B4, low C, high Eb. */
+const USUAL = [71, 60, 87];
+const MOST_NOTES = 6;
+const MOST_REPEATS = 40;
 
-/** When time is short: one easy middle note, one at the bottom, one at the top, each as long as it stays good. */
+/** A few notes share some minutes: each again and again for as long as it stays good, until its share is over. */
 export const threeZones = defineFamily({
   id: 'threeZones',
   skill: 'hold',
   purposes: ['hold'],
-  headline: 'hold',
+  headline: 'zones',
   options: ({ lowest, highest }) => ({
-    note: noteOption(lowest + END_STEPS + 1, highest - END_STEPS - 1, 69),
-    low: noteOption(lowest, lowest + END_STEPS, lowest + END_STEPS),
-    high: noteOption(highest - END_STEPS, highest, Math.min(highest, 86)),
-    beats: beatsOption(24, 8, 64),
+    notes: pickedNotesOption(lowest, highest, MOST_NOTES),
+    minutes: { ...timesOption(5, 1, 60), unit: 'minutes' as const },
+    beats: beatsOption(32, 8, 64),
     from: markOption('mf'),
     tempoBpm: tempoOption(60),
     start: startOption('playToStart'),
   }),
-  write: ({ note: middle, low, high, beats, from }) => ({
-    onFault: 'stop',
-    rest: { kind: 'asPlayed' },
-    phrases: [middle, low, high].map((midi) => ({
-      items: [{ ...note(midi, beats, from), open: true }],
-      breath: 'one',
-    })),
-  }),
+  write({ notes, minutes, beats, from }, { lowest, highest }) {
+    const picked = pickedOf(notes, lowest, highest).slice(0, MOST_NOTES);
+    const zones = picked.length > 0 ? picked : USUAL.map((midi) => Math.max(lowest, Math.min(highest, midi)));
+    return {
+      onFault: 'stop',
+      rest: { kind: 'asPlayed' },
+      phrases: zones.map((midi) => ({
+        items: [{ ...note(midi, beats, from), open: true }],
+        breath: 'one',
+        repeats: MOST_REPEATS,
+        forSeconds: (60 * minutes) / zones.length,
+      })),
+    };
+  },
 });

@@ -4,6 +4,7 @@ import {
   isAlone,
   spellingKey,
   notesOf,
+  placeInRound,
   scoreOf,
   type Exercise,
   type NoteItem,
@@ -69,6 +70,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
   }, [phase, take, phrase]);
   const isOwnTime = phrase.start === 'ownTime';
   const horn = t(`horn.${settings.hornId}`);
+  const place = useMemo(() => placeInRound(play.exercise, round.index), [play.exercise, round.index]);
   const height = usePageHeight();
   const { doing, now, next, word } = useShownNotes(phrase, phase);
   const spelledIn = spellingKey(phrase.phrases[0]);
@@ -100,7 +102,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
         </Box>
         {round.count > 1 && (
           <Box color="muted" data-testid="phrase-count">
-            {t('drill.phraseOf', { index: round.index + 1, count: round.count })}
+            {t('drill.phraseOf', { index: place.place, count: place.count })}
           </Box>
         )}
         <Flex ml={{ lg: 'auto' }} columnGap={{ base: '3', md: '5' }} wrap="wrap" alignItems="center">

@@ -50,6 +50,7 @@ const ASKED: Record<HeadlineId, readonly Column[]> = {
   caught: ['caught', 'letGo', 'response'],
   compare: ['pitch', 'level'],
   descent: ['level', 'softest', 'slur'],
+  everyNote: ['pitch', 'level', 'softest', 'peak', 'softCents', 'loudCents'],
   hits: ['clear', 'pitch', 'response'],
   hold: ['clicks', 'pitch', 'level'],
   hum: ['landing', 'pitch'],
@@ -70,6 +71,7 @@ const ASKED: Record<HeadlineId, readonly Column[]> = {
   vibrato: ['pitch', 'level'],
   voiced: ['clear', 'pitch', 'landing'],
   vowels: ['pitch', 'level'],
+  zones: ['clicks', 'pitch', 'level'],
 };
 
 /** A note is heard with a little of what is around it. */

@@ -6,6 +6,7 @@ import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
 import { exerciseName } from '../../notation/index.ts';
 import { ActionLink, RoomHeading } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
+import { EveryNoteTable } from './EveryNoteTable.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { RoundHeadline, TakeRow } from '../../listing/index.ts';
 
@@ -44,6 +45,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
         </ActionLink>
       </Flex>
       {familyOf(round.exercise)?.table === 'beforeAfter' && <BeforeAfterTable round={round} takes={takes} />}
+      {familyOf(round.exercise)?.table === 'everyNote' && <EveryNoteTable takes={takes} naming={naming} />}
       {takes.map((take) => (
         <TakeRow key={take.id} take={take} naming={naming} />
       ))}

@@ -1,0 +1,61 @@
+import { shapeOf } from '../exercise/index.ts';
+import type { FindingKind } from '../judge/index.ts';
+import { NO_ANSWER, type Answers } from './answer.ts';
+import { steadyAnswer } from './lines.ts';
+import { hasFound, isCalm, most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import type { Statement } from './statement.ts';
+
+/** How a note took its hairpin. */
+export const SORTS = ['atOnce', 'withWork', 'notYet'] as const;
+export type Sort = (typeof SORTS)[number];
+
+/** With one of these a note does not hold through its hairpin yet. */
+const BROKEN: readonly FindingKind[] = [
+  ...(['missed', 'wrongNote', 'onlySquawk', 'lowPartial', 'highPartial', 'fellBack', 'jump'] as const),
+  ...(['firstPartial', 'crack', 'breath', 'gap', 'restart', 'hardlyGrew', 'hardlyFell', 'short'] as const),
+];
+
+/** At once: nothing stood out; with work: it held through; else not yet. */
+export function sortOf(note: PlayedNote): Sort {
+  if (note.measures === null || hasFound(note, ...BROKEN)) return 'notYet';
+  return isCalm(note) ? 'atOnce' : 'withWork';
+}
+
+/** Whether a note slipped to another partial, or broke. */
+export const hasSlipped = (note: PlayedNote) =>
+  hasFound(note, 'lowPartial', 'highPartial', 'fellBack', 'jump', 'firstPartial', 'crack');
+
+/** Many notes with one hairpin each: how many took it at once, with work, not yet; and the one whose pitch went farthest. */
+export const everyNoteAnswer: Answers = (takes) => {
+  const notes = notesIn(takes);
+  const swelled = notes.filter(({ written }) => shapeOf(written) !== 'steady');
+  if (swelled.length === 0) return steadyAnswer(takes);
+  // Of a note played again the last counts.
+  const last = swelled.filter(
+    ({ written }, i) =>
+      swelled.findLastIndex((other) => other.written.writtenMidi === written.writtenMidi) === i,
+  );
+  if (last.every(({ measures }) => measures === null)) return NO_ANSWER;
+  const count = (sort: Sort) => last.filter((note) => sortOf(note) === sort).length;
+  const statements: Statement[] = [
+    {
+      kind: 'sorted',
+      atOnce: count('atOnce'),
+      withWork: count('withWork'),
+      notYet: count('notYet'),
+      of: last.length,
+    },
+  ];
+  const far = most(
+    last.filter((note) => sortOf(note) !== 'notYet'),
+    ({ measures }) => Math.abs(measures?.endToEndCents ?? 0),
+  );
+  if (typeof far?.measures?.endToEndCents === 'number')
+    statements.push({
+      kind: 'worstSwell',
+      note: nameOf(far.written),
+      cents: far.measures.endToEndCents,
+      of: last.length,
+    });
+  return { statements, tells: [] };
+};
