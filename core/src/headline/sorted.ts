@@ -4,6 +4,7 @@ import { NO_ANSWER, type Answers } from './answer.ts';
 import { steadyAnswer } from './lines.ts';
 import { hasFound, isCalm, most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import type { Statement } from './statement.ts';
+import { swellAnswer } from './swells.ts';
 
 /** How a note took its hairpin. */
 export const SORTS = ['atOnce', 'withWork', 'notYet'] as const;
@@ -36,6 +37,7 @@ export const everyNoteAnswer: Answers = (takes) => {
       swelled.findLastIndex((other) => other.written.writtenMidi === written.writtenMidi) === i,
   );
   if (last.every(({ measures }) => measures === null)) return NO_ANSWER;
+  if (last.length === 1) return swellAnswer(takes);
   const count = (sort: Sort) => last.filter((note) => sortOf(note) === sort).length;
   const statements: Statement[] = [
     {

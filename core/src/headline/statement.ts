@@ -105,9 +105,7 @@ export const STATEMENTS = {
   halfTo: row<{ note: NamedNote }>(),
   lostFrom: row<{ note: NamedNote }>(),
   /** Of notes with a hairpin each, how they took it. */
-  sorted: row<{ atOnce: number; withWork: number; notYet: number; of: number }>(['', 'One'], ({ of }) =>
-    of === 1 ? 'One' : '',
-  ),
+  sorted: row<{ atOnce: number; withWork: number; notYet: number; of: number }>(),
   /** One note of several that share the time, in clicks. */
   zone: row<{ note: NamedNote; count: number; longest: number; first: number; last: number }>(),
   startsAlike: share,

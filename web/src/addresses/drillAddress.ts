@@ -25,8 +25,9 @@ export function playersHorn({
   return horn;
 }
 
-const isWord = (option: Option | undefined) =>
-  option?.kind === 'choice' || option?.kind === 'mark' || option?.kind === 'keys' || option?.kind === 'notes';
+/** Options whose value is a word. */
+const WORDS: ReadonlySet<Option['kind']> = new Set(['choice', 'mark', 'keys', 'notes', 'pick']);
+const isWord = (option: Option | undefined) => option !== undefined && WORDS.has(option.kind);
 
 /** Reads what was chosen of a family from the address, option by option; what is missing or wrong becomes the usual. */
 export function readDrill(search: URLSearchParams, family: Family, horn: Horn): Choices {

@@ -8,14 +8,14 @@ import {
 } from '@inner-hum/core/exercise';
 import type { HornId } from '@inner-hum/core/horn';
 
-/** The note an item is about, as the player reads it: written, or on neck and mouthpiece what sounds. */
+/** The note an item is about, as the player reads it: written or fingered all through, or on neck and mouthpiece what sounds. */
 export function shownNote(
   item: ExerciseItem,
   exercise: Pick<Exercise, 'body'>,
   hornId: HornId,
 ): number | null {
-  if (!('writtenMidi' in item)) return null;
-  return item.writtenMidi + readShift(exercise, hornId);
+  const midi = 'writtenMidi' in item ? item.writtenMidi : item.kind === 'free' ? item.fingered : undefined;
+  return midi === undefined ? null : midi + readShift(exercise, hornId);
 }
 
 /** The note that begins an exercise; null where it begins with none. */

@@ -46,6 +46,7 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
           least={option.least}
           most={option.most}
           count={option.count}
+          unpicked={option.unpicked}
           naming={naming}
           onPick={set}
         />
@@ -87,7 +88,7 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
 
 function labelOf(name: OptionName, options: Options, t: TFunction): string {
   if (name === 'note' && options.to) return t('option.noteFrom');
-  if (name === 'from' && options.loud) return t('option.soft');
+  if (name === 'from' && options.loud && !options.soft) return t('option.soft');
   return t(`option.${name}`);
 }
 

@@ -13,6 +13,8 @@ interface PickFieldProps {
   least: number;
   most: number;
   count: number;
+  /** What is played where none is picked; empty: all of them. */
+  unpicked: readonly number[];
   naming: NoteNaming;
   onPick(value: string): void;
 }
@@ -20,7 +22,7 @@ interface PickFieldProps {
 const notesOf = (value: string) => value.split('.').filter(Boolean).map(Number);
 
 /** Notes of one's own choice, typed one after the other. What is no note of the horn is said, and the others are taken. */
-export function PickField({ label, value, least, most, count, naming, onPick }: PickFieldProps) {
+export function PickField({ label, value, least, most, count, unpicked, naming, onPick }: PickFieldProps) {
   const { t } = useTranslation();
   const written = notesOf(value)
     .map((midi) => typedName(midi, naming))
@@ -62,7 +64,11 @@ export function PickField({ label, value, least, most, count, naming, onPick }: 
             type="text"
             value={draft}
             maxLength={300}
-            placeholder={t('pick.all')}
+            placeholder={
+              unpicked.length === 0
+                ? t('pick.all')
+                : unpicked.map((midi) => typedName(midi, naming)).join(' ')
+            }
             aria-invalid={wrong !== null}
             onChange={(event) => setDraft(event.target.value)}
             onBlur={take}

@@ -19,7 +19,15 @@ export type Option =
   /** Written notes in order, as one word of MIDI numbers; empty: all. */
   | { kind: 'notes'; usual: '' }
   /** The same, typed by the player: at most `count` between `least` and `most`. */
-  | { kind: 'pick'; least: number; most: number; count: number; usual: '' }
+  | {
+      kind: 'pick';
+      least: number;
+      most: number;
+      count: number;
+      /** What is played where none is picked; empty: all of them. */
+      unpicked: readonly number[];
+      usual: '';
+    }
   | { kind: 'choice'; values: readonly string[]; usual: string };
 
 /** Names of options; they stand in addresses, and each has words in the message file. */
@@ -116,8 +124,11 @@ const MOST_NOTES = 60;
 export const notesOption = { kind: 'notes', usual: '' } as const;
 
 /** Notes of one's own choice, typed one by one. */
-export const pickedNotesOption = (least: number, most: number, count: number = MOST_NOTES) =>
-  ({ kind: 'pick', least, most, count, usual: '' }) as const;
+export const pickedNotesOption = (
+  least: number,
+  most: number,
+  { count = MOST_NOTES, unpicked = [] }: { count?: number; unpicked?: readonly number[] } = {},
+) => ({ kind: 'pick', least, most, count, unpicked, usual: '' }) as const;
 /** The picked notes that a range has, in the order they were picked, each once. */
 export const pickedOf = (word: string, lowest: number, highest: number): number[] => [
   ...new Set(readNotes(word).filter((midi) => midi >= lowest && midi <= highest)),

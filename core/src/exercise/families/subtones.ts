@@ -14,11 +14,13 @@ const JUDGED_SWING: Judged[] = [...JUDGED_SUBTONE, 'vibrato'];
 /** Lines of subtones begin under this. */
 export const LOWEST_OF_LINES = 64;
 
+/** A subtone at one mark, judged by its tone, pitch, start and hold. */
 export const subtone = (midi: number, beats: number, mark: DynamicMark, attack: Attack): NoteItem => ({
   ...note(midi, beats, mark, mark, attack),
   tone: 'subtone',
   judged: JUDGED_SUBTONE,
 });
+/** A full tone to hold a subtone against. */
 export const full = (midi: number, beats: number, attack: Attack): NoteItem => ({
   ...note(midi, beats, 'mf', 'mf', attack),
   judged: ['pitch', 'hold'],

@@ -11,6 +11,8 @@ import {
 
 /** One easy middle note, one at the bottom, one at the top: B4, low C, high Eb. */
 const USUAL = [71, 60, 87];
+const usualOf = (lowest: number, highest: number) =>
+  USUAL.map((midi) => Math.max(lowest, Math.min(highest, midi)));
 const MOST_NOTES = 6;
 const MOST_REPEATS = 40;
 
@@ -21,7 +23,7 @@ export const threeZones = defineFamily({
   purposes: ['hold'],
   headline: 'zones',
   options: ({ lowest, highest }) => ({
-    notes: pickedNotesOption(lowest, highest, MOST_NOTES),
+    notes: pickedNotesOption(lowest, highest, { count: MOST_NOTES, unpicked: usualOf(lowest, highest) }),
     minutes: { ...timesOption(5, 1, 60), unit: 'minutes' as const },
     beats: beatsOption(32, 8, 64),
     from: markOption('mf'),
@@ -30,7 +32,7 @@ export const threeZones = defineFamily({
   }),
   write({ notes, minutes, beats, from }, { lowest, highest }) {
     const picked = pickedOf(notes, lowest, highest).slice(0, MOST_NOTES);
-    const zones = picked.length > 0 ? picked : USUAL.map((midi) => Math.max(lowest, Math.min(highest, midi)));
+    const zones = picked.length > 0 ? picked : usualOf(lowest, highest);
     return {
       onFault: 'stop',
       rest: { kind: 'asPlayed' },

@@ -7,6 +7,7 @@ import {
   placeInRound,
   scoreOf,
   type Exercise,
+  type ExerciseItem,
   type NoteItem,
 } from '@inner-hum/core/exercise';
 import { playedExercise } from '@inner-hum/core/judge';
@@ -30,6 +31,12 @@ import { shownNote } from '../../notation/index.ts';
 import { PlayingLoadLine } from './PlayingLoadLine.tsx';
 import { usePageHeight } from './usePageHeight.ts';
 import { useShownNotes } from './useShownNotes.ts';
+
+/** What is to be done where no note is. */
+const doingWord = (doing: ExerciseItem) => {
+  if (doing.kind === 'rest' && doing.breath === 'none') return 'item.hold';
+  return doing.kind === 'free' && doing.fingered ? 'item.freeFingered' : (`item.${doing.kind}` as const);
+};
 
 interface ExerciseViewProps {
   setup: SessionSetup;
@@ -182,7 +189,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
               aria-hidden="true"
               data-testid="doing"
             >
-              {t(doing.kind === 'rest' && doing.breath === 'none' ? 'item.hold' : `item.${doing.kind}`)}
+              {t(doingWord(doing))}
             </Box>
           )}
           {now?.kind === 'note' &&
