@@ -52,11 +52,14 @@ const TEMPLATES: readonly LineTemplate[] = [
   template('quietDescent', true, null, () => ({ tempoBpm: 100 })),
   template('returnToBottom', false, LOW, (note) => ({ note, climb: 3, tempoBpm: 80 })),
   template('fullToSubtone', false, LOW, (note) => ({ note, to: note })),
+  template('lowTwoWays', true, null, () => ({ tries: 1 })),
+  template('subtoneLine', false, null, () => ({ path: 'down', tempoBpm: 80 })),
   template('vowelSweep', false, LOW, (note) => ({ note, tries: 2 })),
   template('longHold', false, LOW, (note) => ({ note, beats: 16, tries: 2 })),
   template('pairedSwells', true, LOW, (note) => ({ note, to: note, tempoBpm: 60 })),
   template('swell', false, MIDDLE, (note) => ({ note, beats: 8 })),
   template('longHold', false, MIDDLE, (note) => ({ note, beats: 16, tries: 2 })),
+  template('chromaticTones', false, MIDDLE, (note) => ({ note, to: note + 2, shape: 'fade', beats: 6 })),
   template('vibratoTones', false, MIDDLE, (note) => ({ note })),
   template('breakDrill', true, null, () => ({ tempoBpm: 80 })),
   template('intervalTones', false, LOW, (note) => ({ note, widest: 3, freeBeats: 0, tempoBpm: 80 })),
@@ -65,6 +68,8 @@ const TEMPLATES: readonly LineTemplate[] = [
   template('overtoneClimb', true, LOW, (note) => ({ note, partial: 3 })),
   // All ten bases in three days.
   template('fifths', true, FIFTHS, (note) => ({ note, to: note + 3 })),
+  template('ladderHolds', true, LOW, (note) => ({ note, partial: 2, tries: 1 })),
+  template('alternation', true, LOW, (note) => ({ note, tries: 1 })),
   template('tubeLoop', true, LOW, (note) => ({ note, to: note, partial: 3, rounds: 'two' })),
   template('swell', false, HIGH, (note) => ({ note, beats: 8 })),
   template('longHold', false, HIGH, (note) => ({ note, beats: 16, tries: 2 })),
@@ -76,7 +81,7 @@ const TEMPLATES: readonly LineTemplate[] = [
 ];
 
 const OPENING: readonly LineTemplate[] = [
-  template('airThenNote', false, null, () => ({ beats: 4 })),
+  template('airThenNote', false, null, () => ({ beats: 4, tries: 2 })),
   template('longHold', false, [67, 69, 71], (note) => ({ note, beats: 12, tries: 1 })),
 ];
 
