@@ -15,6 +15,6 @@ export { namedNoteText } from './namedNoteText.ts';
 export { FingeringDiagram, fingeringText } from './FingeringDiagram.tsx';
 export { extentText } from './extentText.ts';
 export { signedKey } from './signedKey.ts';
-export { holdsWords } from './holdsWords.ts';
+export { holdsWords, rankOfWords } from './holdsWords.ts';
 export { reedName } from './reedName.ts';
 export { figureText, measureText } from './measureText.ts';

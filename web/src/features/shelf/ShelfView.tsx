@@ -1,16 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { lazy, Suspense, useDeferredValue } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Exercise } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import type { ReadScore } from '@inner-hum/core/scores';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
-import { exerciseName } from '../../notation/index.ts';
 import { ActionButton, ActionLink, FileButton, RoomHeading, UndoBar } from '../../ui/index.ts';
 import { ImportTold } from './ImportTold.tsx';
+import { entryTexts } from './entryTexts.ts';
 import type { ImportAnswer } from './importExercises.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
-import { isWanted, type ShelfFilter } from './shelfFilter.ts';
+import { wantedEntries, type ShelfFilter } from './shelfFilter.ts';
 import { ShelfFilterBar } from './ShelfFilterBar.tsx';
 import { ShelfRow } from './ShelfRow.tsx';
 
@@ -46,13 +46,11 @@ const KINDS = '.json,.musicxml,.xml,.mxl,.mid,.midi';
 export function ShelfView(props: ShelfViewProps) {
   const { entries, last, settings, filter, answer, deletedName } = props;
   const { t } = useTranslation();
-  const told = ({ familyId, written }: ShelfEntry) =>
-    familyId
-      ? `${t(`familyName.${familyId}`)} ${t(`familyPurpose.${familyId}`)}`
-      : written
-        ? exerciseName(written.exercise, t)
-        : '';
-  const found = entries.filter((entry) => isWanted(entry, filter, settings.favourites, told(entry)));
+  const found = useMemo(
+    () =>
+      wantedEntries(entries, filter, settings.favourites, (entry) => entryTexts(entry, settings.naming, t)),
+    [entries, filter, settings.favourites, settings.naming, t],
+  );
   const drawn = useDeferredValue(found, found.slice(0, AT_ONCE));
   const sheet = new URLSearchParams(found.filter(({ written }) => written).map(({ key }) => ['of', key]));
   return (

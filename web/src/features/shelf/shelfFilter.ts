@@ -1,5 +1,6 @@
 import { PURPOSES, type Purpose } from '@inner-hum/core/exercise';
 import type { Register } from '@inner-hum/core/horn';
+import { rankOfWords } from '../../notation/index.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
 
 export const ZONES: readonly Register[] = ['low', 'middle', 'high', 'palm'];
@@ -36,21 +37,32 @@ export function shelfSearch({ shown, ...filter }: ShelfFilter): string {
   return new URLSearchParams(set).toString();
 }
 
-/** Whether an entry is what is looked for; `told` is everything it says of itself. */
-export function isWanted(
-  entry: ShelfEntry,
-  filter: ShelfFilter,
-  favourites: readonly string[],
-  told: string,
-): boolean {
-  const { zone, purpose, minutes, shown, words } = filter;
+/** Whether an entry is what is looked for, whatever it says of itself. */
+export function isWanted(entry: ShelfEntry, filter: ShelfFilter, favourites: readonly string[]): boolean {
+  const { zone, purpose, minutes, shown } = filter;
   const extent = entry.written?.extent ?? null;
   return (
     (zone === '' || (extent?.registers.includes(zone) ?? false)) &&
     (purpose === '' || entry.purposes.includes(purpose)) &&
     (minutes === '' || (extent !== null && extent.seconds <= 60 * Number(minutes))) &&
     (shown !== 'favourites' || favourites.includes(entry.key)) &&
-    (shown !== 'own' || entry.familyId === null) &&
-    told.toLowerCase().includes(words.trim().toLowerCase())
+    (shown !== 'own' || entry.familyId === null)
   );
+}
+
+/** The entries that are looked for; by words what answers them best stands first. `textsOf`: what an entry says of itself, first what says most. */
+export function wantedEntries(
+  entries: readonly ShelfEntry[],
+  filter: ShelfFilter,
+  favourites: readonly string[],
+  textsOf: (entry: ShelfEntry) => readonly string[],
+): ShelfEntry[] {
+  return entries
+    .filter((entry) => isWanted(entry, filter, favourites))
+    .flatMap((entry) => {
+      const rank = rankOfWords(textsOf(entry), filter.words);
+      return rank === null ? [] : [{ entry, rank }];
+    })
+    .toSorted((a, b) => a.rank - b.rank)
+    .map(({ entry }) => entry);
 }
