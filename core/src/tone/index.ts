@@ -12,4 +12,5 @@ export { frameMask, PITCH_REACH_SECONDS } from './frameMask.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';
 export { phrasesHeard, type HeardPhrase } from './phrasesHeard.ts';
 export { clearSeconds } from './clear.ts';
+export { createSurprise, type Surprise, type SurpriseAnswer } from './surprise.ts';
 export { createLiveFollower, type FollowedNote, type LiveFollower, type LivePlace } from './liveFollower.ts';

@@ -8,10 +8,10 @@ test('air, the note out of it and air again pass as they are written, and the ai
 }) => {
   await page.goto('/stand/drill/airThenNote?tempoBpm=90');
   await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
-  await expect(page.getByTestId('phrase-count')).toHaveText('2 of 3', { timeout: 40_000 });
+  await expect(page.getByTestId('phrase-count')).toHaveText('2 of 5', { timeout: 40_000 });
   await page.goto('/takes');
   await page
-    .getByRole('link', { name: /B flat 3, pp/ })
+    .getByRole('link', { name: /D 4, pp/ })
     .first()
     .click();
   await expect(page.getByTestId('headline')).toHaveText(

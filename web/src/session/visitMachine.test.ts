@@ -275,6 +275,22 @@ it('skips from a verdict to the phrase that is up already, and stays at the last
   expect(viewOf(round.state).round.index).toBe(3);
 });
 
+it('skips all that is left of a share of the time, gives a sign between two shares, and none within one', () => {
+  const shared = drill('threeZones', { notes: '60.71', minutes: 1, beats: 8 });
+  const round = armed(shared, microphone()).tone(100).end(heard(), 110);
+  expect(round.does('cue')).toBeUndefined();
+  expect(viewOf(round.state).round.index).toBe(0);
+  expect(round.state.wants).toMatchObject({ index: 1 });
+  round.tone(120).end(heard(), 131);
+  expect(round.does('cue')).toBeDefined();
+  expect(round.state.wants).toMatchObject({ index: 40, sinceSeconds: null });
+  round.say({ type: 'skip' });
+  // Of the last one nothing is left to go on to.
+  expect(round.state.wants).toMatchObject({ index: 79 });
+  const other = armed(shared, microphone()).say({ type: 'skip' });
+  expect(other.state.wants).toMatchObject({ index: 40 });
+});
+
 it('says that nothing was heard, and is ready again', () => {
   const round = armed(COUNTED).say({ type: 'begin' }).render();
   const before = round.takeId;

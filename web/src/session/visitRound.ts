@@ -1,3 +1,4 @@
+import { afterRepeats, playedPhrases } from '@inner-hum/core/exercise';
 import { readyAt, restEnd } from './beginning.ts';
 import { afterTake, atPhrase, phraseOf } from './round.ts';
 import { disarmed, reopen } from './visitInput.ts';
@@ -73,7 +74,10 @@ export function again(state: ExerciseState, _: EventOf<'again'>, moment: Moment)
 }
 
 export function skip(state: ExerciseState, _: EventOf<'skip'>, moment: Moment): Step {
-  const { ended, index } = state.wants;
+  const { ended, index, exercise } = state.wants;
+  const phrases = playedPhrases(exercise);
+  // What is repeated for a time is one thing to skip.
+  if (phrases.at(index)?.forSeconds !== undefined) return go(state, afterRepeats(phrases, index), moment);
   // While it rests the next one is up already.
   return go(state, ended === null || ended === index ? index + 1 : index, moment);
 }

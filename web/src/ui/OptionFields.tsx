@@ -5,6 +5,8 @@ import type { TFunction } from 'i18next';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { decimals } from '../words/index.ts';
+import { Flex } from '@chakra-ui/react';
+import { ActionButton } from './ActionButton.tsx';
 import { Choice } from './Choice.tsx';
 import { nextTempo } from './nextTempo.ts';
 import { NoteGlyph } from '../notation/index.ts';
@@ -71,7 +73,8 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
           plain={option.values.map((each) => ({ value: each, label: valueText(each, t) }))}
         />
       );
-    return (
+    const isWholeWay = option.kind === 'number' && option.unit === 'halfSteps' && WHOLE_WAYS.has(name);
+    const field = (
       <NumberField
         key={name}
         label={label}
@@ -83,8 +86,20 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
         typed={typedOption(option, value, naming, hornId, set)}
       />
     );
+    if (!isWholeWay || value === option.most) return field;
+    return (
+      <Flex key={name} alignItems="flex-end" gap="3">
+        {field}
+        <ActionButton look="plain" onClick={() => set(option.most)}>
+          {t('option.wholeWay')}
+        </ActionButton>
+      </Flex>
+    );
   });
 }
+
+/** What goes as far as the horn does, by one press. */
+const WHOLE_WAYS: ReadonlySet<OptionName> = new Set(['widest', 'climb']);
 
 function labelOf(name: OptionName, options: Options, t: TFunction): string {
   if (name === 'note' && options.to) return t('option.noteFrom');

@@ -1,4 +1,5 @@
-import type { Phrase } from '../exercise.ts';
+import type { NoteItem, Phrase } from '../exercise.ts';
+import { OPEN_D_KEYS } from './matchDrills.ts';
 import { defineFamily, note, restOf, slurred } from './family.ts';
 import { choiceOption, markOption, paceOption, tempoOption, timesOption } from './options.ts';
 
@@ -17,26 +18,29 @@ export const breakDrill = defineFamily({
       ? null
       : {
           path: choiceOption(['asWritten', 'fromBelow'], 'asWritten'),
+          route: choiceOption(['own', 'openD'], 'own'),
           tries: timesOption(1, 1, 8),
           from: markOption('mf'),
           tempoBpm: tempoOption(60),
           start: paceOption('ownTime'),
         },
-  write({ path, tries, from }) {
+  write({ path, route, tries, from }) {
+    const opened = (item: NoteItem): NoteItem =>
+      route === 'openD' ? { ...item, keys: [...OPEN_D_KEYS] } : item;
     const fromAbove: Pattern[] = [
-      { items: [note(E5, 4, from), slurred(D5, 4, from)] },
-      { items: [note(F5, 2, from), slurred(E5, 2, from), slurred(D5, 4, from)] },
+      { items: [note(E5, 4, from), opened(slurred(D5, 4, from))] },
+      { items: [note(F5, 2, from), slurred(E5, 2, from), opened(slurred(D5, 4, from))] },
     ];
     const fromBelow: Pattern[] = [
       {
         items: [
           note(C5, 4, from),
           { kind: 'rest', lengthBeats: 2, breath: 'none' },
-          note(D5, 4, from, from, 'breath'),
+          opened(note(D5, 4, from, from, 'breath')),
         ],
         breath: 'one',
       },
-      { items: [note(C5, 4, from), slurred(D5, 4, from)] },
+      { items: [note(C5, 4, from), opened(slurred(D5, 4, from))] },
     ];
     const patterns = path === 'fromBelow' ? [...fromBelow, ...fromAbove] : [...fromAbove, ...fromBelow];
     return { rest: restOf(4), phrases: patterns.map((pattern) => ({ ...pattern, repeats: tries })) };

@@ -4,6 +4,7 @@ import {
   routesTo,
   writtenMidi,
   type Horn,
+  type KeyId,
   type WrittenMidi,
 } from '../../horn/index.ts';
 import type { Judged, NoteItem } from '../exercise.ts';
@@ -78,6 +79,8 @@ export const overtoneMatch = defineFamily({
 });
 
 const OPENED_NOTE = 74;
+/** D5 with the palm key of D open: freer, and nearer to the notes under the break. */
+export const OPEN_D_KEYS: readonly KeyId[] = ['oct', 'L1', 'L2', 'L3', 'palmD', 'R1', 'R2', 'R3'];
 
 /** D5 with the D6 palm key opened, then without it: the open colour under the closed fingering. */
 export const openedTone = defineFamily({
@@ -103,7 +106,7 @@ export const openedTone = defineFamily({
         items: [
           {
             ...note(OPENED_NOTE, beats, from),
-            keys: ['oct', 'L1', 'L2', 'L3', 'palmD', 'R1', 'R2', 'R3'],
+            keys: [...OPEN_D_KEYS],
             judged: MATCHED,
           },
           rest(restBeats),

@@ -1,12 +1,14 @@
-import { useEffect, useEffectEvent } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
-import { changeSettings } from '../../storage/index.ts';
+import { changeSettings, DEFAULT_SETTINGS } from '../../storage/index.ts';
 import { FreeDeskView } from './FreeDeskView.tsx';
 import { minuteKept, type SessionStore, useSetup, useSession } from '../../session/index.ts';
 import { nextTempo } from '../../ui/index.ts';
+import { playersHorn } from '../../addresses/index.ts';
 import { useHeardNote } from './useHeardNote.ts';
+import { useSurprise } from './useSurprise.ts';
 import { useClick } from './useClick.ts';
 import { useStandKeys } from './useStandKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
@@ -21,6 +23,9 @@ export function Component() {
   const setup = useSetup();
   const { phase, keptTakeId } = useSelector((state: SessionStore) => state.session);
   const heard = useHeardNote(setup?.settings.a4Hz ?? 440, setup?.scale ?? DEFAULT_SCALE);
+  const [hasCalls, setHasCalls] = useState(false);
+  const horn = playersHorn(setup?.settings ?? DEFAULT_SETTINGS);
+  const surprise = useSurprise(hasCalls, horn, setup?.settings.a4Hz ?? 440);
   useWakeLock();
 
   const inputKey =
@@ -79,6 +84,9 @@ export function Component() {
       onEars={(change) => void changeSettings(change)}
       onKeep={() => void session.keepLastMinute()}
       onKeptSeen={() => dispatch(minuteKept(null))}
+      surprise={hasCalls ? surprise : null}
+      horn={horn}
+      onSurprise={() => setHasCalls((before) => !before)}
       tapeLabel={t('free.tape')}
     />
   );

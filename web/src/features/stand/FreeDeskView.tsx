@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import { hornById, toWritten } from '@inner-hum/core/horn';
+import { hornById, toWritten, type Horn } from '@inner-hum/core/horn';
 import { NoteGlyph } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, Key, NumberField, RoomHelp, useNarrow } from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
@@ -8,6 +8,8 @@ import { BeatLamp } from './BeatLamp.tsx';
 import { EarsPanel } from './EarsPanel.tsx';
 import { LiveTape } from './LiveTape.tsx';
 import { type VisitPhase, type SessionSetup, Troubles } from '../../session/index.ts';
+import { SurpriseLine } from './SurpriseLine.tsx';
+import type { SurpriseState } from './useSurprise.ts';
 import type { HeardNote } from './useHeardNote.ts';
 
 interface FreeDeskViewProps {
@@ -16,6 +18,10 @@ interface FreeDeskViewProps {
   heard: HeardNote | null;
   keptTakeId: string | null;
   tapeLabel: string;
+  /** Null: no calls to the lowest note. */
+  surprise: SurpriseState | null;
+  horn: Horn;
+  onSurprise(): void;
   onRetry(): void;
   onSource(source: SettingsRecord['source']): void;
   onClick(click: SettingsRecord['click']): void;
@@ -30,13 +36,15 @@ const TAPE_HEIGHT = 260;
 const NARROW_TAPE_HEIGHT = 180;
 
 export function FreeDeskView(props: FreeDeskViewProps) {
-  const { setup, phase, heard, keptTakeId, tapeLabel, onKeptSeen } = props;
+  const { setup, phase, heard, keptTakeId, tapeLabel, surprise, horn, onKeptSeen } = props;
   const { t } = useTranslation();
   const narrow = useNarrow();
   const { settings, scale } = setup;
+  const called = surprise?.isCalled ? horn.lowest : null;
   const shown =
-    heard &&
-    (settings.pitchShown === 'written' ? toWritten(heard.midi, hornById(settings.hornId)) : heard.midi);
+    called ??
+    (heard &&
+      (settings.pitchShown === 'written' ? toWritten(heard.midi, hornById(settings.hornId)) : heard.midi));
   const side = heard && (Math.abs(heard.cents) < 3 ? 'true' : heard.cents > 0 ? 'sharp' : 'flat');
   const key = (name: keyof SettingsRecord['keys']) => (settings.singleKeys ? settings.keys[name] : undefined);
   return (
@@ -59,7 +67,7 @@ export function FreeDeskView(props: FreeDeskViewProps) {
             <NoteGlyph midi={shown} naming={settings.naming} octave />
           </Box>
         )}
-        {heard && side ? (
+        {called === null && heard && side ? (
           <Box>
             <Box
               fontSize={{ base: 'title', md: 'next' }}
@@ -74,10 +82,13 @@ export function FreeDeskView(props: FreeDeskViewProps) {
           </Box>
         ) : (
           <Box color="muted" fontFamily="heading" fontSize={{ base: 'title', md: 'next' }} lineHeight="1.2">
-            {t(phase === 'free' ? 'free.silent' : phase === 'opening' ? 'free.opening' : 'free.off')}
+            {called !== null
+              ? t('surprise.drop')
+              : t(phase === 'free' ? 'free.silent' : phase === 'opening' ? 'free.opening' : 'free.off')}
           </Box>
         )}
       </Flex>
+      {surprise && <SurpriseLine surprise={surprise} lowest={horn.lowest} naming={settings.naming} />}
       <LiveTape
         a4Hz={settings.a4Hz}
         scale={scale}
@@ -126,6 +137,9 @@ export function FreeDeskView(props: FreeDeskViewProps) {
             <ActionButton onClick={() => props.onDrone(!settings.drone.on)}>
               {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}{' '}
               {key('drone') && <Key>{key('drone') ?? ''}</Key>}
+            </ActionButton>
+            <ActionButton onClick={props.onSurprise}>
+              {t('surprise.button', { state: t(surprise ? 'ears.on' : 'ears.off') })}
             </ActionButton>
             {help}
             {keptTakeId && (
