@@ -1,4 +1,4 @@
-import { bestLine, type Horn, type Route, type RouteMode } from '../horn/index.ts';
+import { bestLine, type Horn, type Route, type RouteMode, type WrittenMidi } from '../horn/index.ts';
 import type { Exercise, ExerciseItem, NoteItem, Phrase } from './exercise.ts';
 
 interface RouteRequest {
@@ -6,6 +6,8 @@ interface RouteRequest {
   mode: RouteMode;
   /** Chance that a route speaks, 0-1. */
   chanceOf(route: Route): number;
+  /** Notes that are to be fingered as this one; absent: none. */
+  pinned?: ReadonlyMap<WrittenMidi, WrittenMidi>;
 }
 
 /**
@@ -23,10 +25,11 @@ export function routeExercise(exercise: Exercise, request: RouteRequest): Exerci
   return { ...exercise, phrases };
 }
 
-function routePhrase(phrase: Phrase, { horn, mode, chanceOf }: RouteRequest): Phrase | null {
+function routePhrase(phrase: Phrase, request: RouteRequest): Phrase | null {
+  const { mode } = request;
   const notes = phrase.items.filter((item): item is NoteItem => item.kind === 'note');
   if (notes.length === 0) return null;
-  const line = bestLine({ notes: notes.map(({ writtenMidi }) => writtenMidi), horn, mode, chanceOf });
+  const line = bestLine({ ...request, notes: notes.map(({ writtenMidi }) => writtenMidi) });
   if (!line) return null;
   const steps = [...line.notes];
   const next = (note: NoteItem, attack = note.attack, from = 0, to = note.lengthBeats): NoteItem => {

@@ -19,6 +19,8 @@ export interface RouterRequest {
   mode: RouteMode;
   /** Chance that a route speaks, 0-1. */
   chanceOf(route: Route): number;
+  /** Notes that are to be fingered as this one, whatever the mode; a note that has no such route is free. Absent: none. */
+  pinned?: ReadonlyMap<WrittenMidi, WrittenMidi>;
 }
 
 /** A line with its routes. With `alternate` it has two notes for each that was asked for. */
@@ -52,6 +54,12 @@ export function allowedRoutes(note: WrittenMidi, horn: RouterRequest['horn'], mo
   return mode === 'fifth' ? short : all;
 }
 
+/** The routes of a note: the pinned one, else those of the mode. */
+function routesOf(note: WrittenMidi, { horn, mode, pinned }: RouterRequest): Route[] {
+  const pin = routesTo(note, horn).filter(({ fingered }) => fingered === pinned?.get(note));
+  return pin.length > 0 ? pin : allowedRoutes(note, horn, mode);
+}
+
 /**
  * The line whose routes are cheapest together: likeliest to speak throughout, with the fewest keys moved (dynamic
  * programming, Viterbi 1967). Null for no notes, and where one of them has no route in this mode.
@@ -61,7 +69,7 @@ export function bestLine(request: RouterRequest): RoutedLine | null {
   const steps =
     mode === 'alternate'
       ? notes.flatMap((note) => alternating(note, horn))
-      : notes.map((note) => ({ note, routes: allowedRoutes(note, horn, mode) }));
+      : notes.map((note) => ({ note, routes: routesOf(note, request) }));
   if (steps.length === 0 || steps.some(({ routes }) => routes.length === 0)) return null;
   let best = steps[0].routes.map((route) => routeCost(chanceOf(route)));
   const cameFrom: number[][] = [];

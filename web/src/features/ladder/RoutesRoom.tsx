@@ -7,7 +7,7 @@ import { useRungTries } from '../../listing/index.ts';
 import { addOwnExercise, listOwnExercises, readSettings } from '../../storage/index.ts';
 import { exerciseName, signedKey } from '../../notation/index.ts';
 import { currentSearch, useSearch } from '../../ui/index.ts';
-import { LINE_MODES, noteWithoutRoute, routedLine, type LineMode } from './routedLine.ts';
+import { LINE_MODES, noteWithoutRoute, pinsWord, readPins, routedLine, type LineMode } from './routedLine.ts';
 import { RoutesView } from './RoutesView.tsx';
 
 /** A scale, or an exercise of one's own, through the fingerings likeliest to speak for this player. */
@@ -24,7 +24,9 @@ export function Component() {
   const mode: LineMode = LINE_MODES.find((each) => each === search.get('mode')) ?? 'overtones';
   const ownId = search.get('own');
   const line = own.find(({ id }) => id === ownId)?.exercise ?? null;
-  const request = { horn, key, line, mode, tries };
+  const pinned = readPins(search.get('pins') ?? '');
+  const isOneOctave = search.get('octaves') === 'one';
+  const request = { horn, key, line, mode, tries, pinned, isOneOctave };
   const routed = routedLine(request);
   const set = (change: Record<string, string>) => {
     const next = new URLSearchParams({ ...Object.fromEntries(currentSearch()), ...change });
@@ -43,7 +45,14 @@ export function Component() {
       settings={settings}
       own={own}
       tries={tries}
-      chosen={{ key, mode, ownId: line ? ownId : null }}
+      chosen={{ key, mode, ownId: line ? ownId : null, isOneOctave }}
+      pinned={pinned}
+      onPin={(note, fingered) => {
+        const next = new Map(pinned);
+        if (fingered === null) next.delete(note);
+        else next.set(note, fingered);
+        set({ pins: pinsWord(next) });
+      }}
       routed={routed}
       lacking={routed ? null : noteWithoutRoute(request)}
       onChange={set}

@@ -9,6 +9,7 @@ import { useElementWidth } from '../../ribbon/index.ts';
 import type { OwnExercise, SettingsRecord } from '../../storage/index.ts';
 import { exerciseName, FingeringDiagram, NoteGlyph, noteText, signedKey } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
+import { PinField } from './PinField.tsx';
 import { LINE_MODES, type LineMode } from './routedLine.ts';
 
 interface RoutesViewProps {
@@ -16,7 +17,10 @@ interface RoutesViewProps {
   settings: SettingsRecord;
   own: readonly OwnExercise[];
   tries: readonly RungTry[];
-  chosen: { key: MajorKey; mode: LineMode; ownId: string | null };
+  chosen: { key: MajorKey; mode: LineMode; ownId: string | null; isOneOctave: boolean };
+  pinned: ReadonlyMap<WrittenMidi, WrittenMidi>;
+  /** Null: free again. */
+  onPin(note: WrittenMidi, fingered: WrittenMidi | null): void;
   /** Null where there is no such line. */
   routed: Exercise | null;
   /** The note that has no route this way, where there is no such line. */
@@ -34,6 +38,7 @@ export function RoutesView(props: RoutesViewProps) {
   const { t } = useTranslation();
   const [frame, width] = useElementWidth();
   const phrases = useMemo(() => (routed ? phrasesOf(routed, horn.id) : []), [routed, horn.id]);
+  const canPin = chosen.mode !== 'lift' && chosen.mode !== 'alternate';
   const notes = routed ? notesOf(scoreOf({ ...routed, order: 'asWritten' })).map(({ item }) => item) : [];
   return (
     <Box maxW="page">
@@ -78,6 +83,17 @@ export function RoutesView(props: RoutesViewProps) {
           onChange={(mode) => onChange({ mode })}
           options={LINE_MODES.map((value) => ({ value, label: t(`chosen.${value}`) }))}
         />
+        {chosen.ownId === null && (
+          <Choice
+            legend={t('routes.octaves')}
+            value={chosen.isOneOctave ? 'one' : 'two'}
+            onChange={(value) => onChange({ octaves: value === 'one' ? 'one' : '' })}
+            options={(['one', 'two'] as const).map((value) => ({
+              value,
+              label: t(`routes.octave.${value}`),
+            }))}
+          />
+        )}
       </Flex>
       {!routed ? (
         <Box maxW="prose" role="status">
@@ -115,6 +131,15 @@ export function RoutesView(props: RoutesViewProps) {
                       </>
                     )}
                   </Box>
+                  {canPin && notes.findIndex(({ writtenMidi }) => writtenMidi === note.writtenMidi) === i && (
+                    <PinField
+                      note={note.writtenMidi}
+                      horn={horn}
+                      naming={naming}
+                      pinned={props.pinned.get(note.writtenMidi) ?? null}
+                      onPin={props.onPin}
+                    />
+                  )}
                   <FingeringDiagram fingering={regularFingering(fingered)} height={DIAGRAM_PX} />
                   <Box color="muted" fontSize="small">
                     {count > 0 ? t('routes.spoke', { spoke, tries: count }) : ''}

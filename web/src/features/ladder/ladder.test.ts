@@ -1,12 +1,13 @@
 import { expect, it } from 'vitest';
-import { hornById, regularTube, writtenMidi } from '@inner-hum/core/horn';
+import { hornById, regularTube, routesTo, writtenMidi, type WrittenMidi } from '@inner-hum/core/horn';
 import { ladder, nextRung, type RungTry } from '@inner-hum/core/plan';
 import { familyById, notesOf, scoreOf } from '@inner-hum/core/exercise';
 import { lookedAt, lookSearch, readLook } from './ladderAddress.ts';
-import { noteWithoutRoute, routedLine } from './routedLine.ts';
+import { noteWithoutRoute, pinsWord, readPins, routedLine } from './routedLine.ts';
 import { centsFrom } from './rungText.ts';
 
 const alto = hornById('alto');
+const FREELY = { pinned: new Map<WrittenMidi, WrittenMidi>(), isOneOctave: false };
 const tried = (fingered: number, partial: number, spoke: boolean, count: number): RungTry[] =>
   Array.from({ length: count }, (_, at) => ({
     fingered: writtenMidi(fingered),
@@ -39,7 +40,7 @@ it('measures a rung from what it is tuned by: the fifth partial 14 cents flat of
 
 it('routes a scale by what speaks for this player', () => {
   const fingers = (tries: RungTry[]) => {
-    const line = routedLine({ horn: alto, key: 'F', line: null, mode: 'overtones', tries });
+    const line = routedLine({ horn: alto, key: 'F', line: null, mode: 'overtones', tries, ...FREELY });
     if (!line) throw new Error('no line');
     return notesOf(scoreOf(line)).map(({ item }) => item);
   };
@@ -57,7 +58,7 @@ it('routes a scale by what speaks for this player', () => {
 });
 
 it('plays a line plain and then by the same fingers a fifth higher, or says which note has no fifth', () => {
-  const request = { horn: alto, key: 'C', line: null, mode: 'lift', tries: [] } as const;
+  const request = { horn: alto, key: 'C', line: null, mode: 'lift', tries: [], ...FREELY } as const;
   const line = routedLine(request);
   const [plain, higher] = (line?.phrases ?? []).map(({ items }) =>
     items.flatMap((item) => (item.kind === 'note' ? [[item.writtenMidi, item.fingered]] : [])),
@@ -72,4 +73,57 @@ it('plays a line plain and then by the same fingers a fifth higher, or says whic
   expect(noteWithoutRoute({ ...request, line: wide })).toBe(60);
   expect(noteWithoutRoute({ ...request, line: wide, mode: 'fifth' })).toBe(60);
   expect(noteWithoutRoute({ ...request, line: wide, mode: 'easiest' })).toBeNull();
+});
+
+it('keeps a pinned route in every mode, whatever is likelier, and leaves alone what has no such route', () => {
+  const f5 = writtenMidi(77);
+  const line = (
+    pinned: ReadonlyMap<WrittenMidi, WrittenMidi>,
+    mode: 'easiest' | 'overtones' | 'shortTubes',
+  ) => {
+    const routed = routedLine({
+      horn: alto,
+      key: 'F',
+      line: null,
+      mode,
+      tries: [],
+      pinned,
+      isOneOctave: false,
+    });
+    return notesOf(routed ? scoreOf(routed) : []).map(({ item }) => item);
+  };
+  for (const mode of ['easiest', 'overtones', 'shortTubes'] as const)
+    for (const { fingered, kind } of routesTo(f5, alto)) {
+      const notes = line(new Map([[f5, fingered]]), mode).filter(({ writtenMidi: midi }) => midi === f5);
+      expect(notes.length).toBeGreaterThan(0);
+      for (const note of notes) expect(note.fingered, mode).toBe(kind === 'regular' ? null : fingered);
+    }
+  expect(line(new Map([[f5, writtenMidi(60)]]), 'overtones')).toEqual(line(new Map(), 'overtones'));
+  const pins = new Map([
+    [f5, writtenMidi(58)],
+    [writtenMidi(86), writtenMidi(79)],
+  ]);
+  expect(pinsWord(pins)).toBe('77-58.86-79');
+  expect(readPins(pinsWord(pins))).toEqual(pins);
+  expect(readPins('77-58.nonsense.9-9')).toEqual(new Map([[f5, writtenMidi(58)]]));
+});
+
+it('takes a scale over one octave up and down, or as far as it goes', () => {
+  const notes = (isOneOctave: boolean) => {
+    const routed = routedLine({
+      horn: alto,
+      key: 'Bb',
+      line: null,
+      mode: 'overtones',
+      tries: [],
+      ...FREELY,
+      isOneOctave,
+    });
+    return notesOf(routed ? scoreOf(routed) : []).map(({ item }) => Number(item.writtenMidi));
+  };
+  const one = notes(true);
+  expect(one).toEqual([...one].toReversed());
+  expect(Math.max(...one) - Math.min(...one)).toBe(12);
+  expect(one).toHaveLength(15);
+  expect(notes(false).length).toBeGreaterThan(15);
 });
