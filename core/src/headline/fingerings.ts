@@ -40,7 +40,7 @@ export const alternationAnswer: Answers = (takes) => {
   });
   const db = median(steps.filter((step) => typeof step === 'number'));
   const ms = median(
-    [...new Set(takes.keys())].flatMap((take) => unevenMs(heard.filter((note) => note.take === take)) ?? []),
+    [...takes.keys()].flatMap((take) => unevenMs(heard.filter((note) => note.take === take)) ?? []),
   );
   const statements: Statement[] = [];
   if (heard.length < changes.length)

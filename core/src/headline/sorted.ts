@@ -26,16 +26,19 @@ export function sortOf(note: PlayedNote): Sort {
 export const hasSlipped = (note: PlayedNote) =>
   hasFound(note, 'lowPartial', 'highPartial', 'fellBack', 'jump', 'firstPartial', 'crack');
 
+/** The notes with a hairpin; of one that was played again the last time. */
+export function lastHairpins(notes: readonly PlayedNote[]): PlayedNote[] {
+  const swelled = notes.filter(({ written }) => shapeOf(written) !== 'steady');
+  const lastOf = ({ written }: PlayedNote) =>
+    swelled.findLast((other) => other.written.writtenMidi === written.writtenMidi);
+  return swelled.filter((note) => lastOf(note) === note);
+}
+
 /** Many notes with one hairpin each: how many took it at once, with work, not yet; and the one whose pitch went farthest. */
 export const everyNoteAnswer: Answers = (takes) => {
   const notes = notesIn(takes);
-  const swelled = notes.filter(({ written }) => shapeOf(written) !== 'steady');
-  if (swelled.length === 0) return steadyAnswer(takes);
-  // Of a note played again the last counts.
-  const last = swelled.filter(
-    ({ written }, i) =>
-      swelled.findLastIndex((other) => other.written.writtenMidi === written.writtenMidi) === i,
-  );
+  const last = lastHairpins(notes);
+  if (last.length === 0) return steadyAnswer(takes);
   if (last.every(({ measures }) => measures === null)) return NO_ANSWER;
   if (last.length === 1) return swellAnswer(takes);
   const count = (sort: Sort) => last.filter((note) => sortOf(note) === sort).length;

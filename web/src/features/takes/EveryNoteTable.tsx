@@ -1,6 +1,5 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { shapeOf } from '@inner-hum/core/exercise';
-import { hasSlipped, notesIn, SORTS, sortOf } from '@inner-hum/core/headline';
+import { hasSlipped, lastHairpins, notesIn, SORTS, sortOf } from '@inner-hum/core/headline';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import { noteText, playedOf } from '../../notation/index.ts';
@@ -12,11 +11,7 @@ const COLUMNS = ['note', 'cents', 'breath', 'slipped', 'sort'] as const;
 /** Notes with a hairpin each, sorted by how they took it; of a note played again the last time counts. */
 export function EveryNoteTable({ takes, naming }: { takes: readonly TakeRecord[]; naming: NoteNaming }) {
   const { t } = useTranslation();
-  const notes = notesIn(takes.flatMap(playedOf)).filter(({ written }) => shapeOf(written) !== 'steady');
-  const last = notes.filter(
-    ({ written }, i) =>
-      notes.findLastIndex((other) => other.written.writtenMidi === written.writtenMidi) === i,
-  );
+  const last = lastHairpins(notesIn(takes.flatMap(playedOf)));
   if (last.length < 2) return null;
   const sorted = SORTS.flatMap((sort) =>
     last
