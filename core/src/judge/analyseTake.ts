@@ -18,12 +18,11 @@ import { judgeNonNoteItem } from './judgeNonNoteItem.ts';
 import { markBackInLine, measureJoinedPeak, measureLine } from './judgeLine.ts';
 import { judgeNote, type JudgedNote } from './judgeNote.ts';
 import { createJudgeContext, type JudgeContext } from './judgeContext.ts';
-import { matchDb } from './match.ts';
-import type { TakeMeasures } from './measures.ts';
+import { matchNotes } from './matchNotes.ts';
 import { noteAnalysis } from './noteAnalysis.ts';
 import { squawkMs } from './squawk.ts';
 import type { TakeContext } from './takeContext.ts';
-import type { TakeEvent } from './takeEvent.ts';
+import type { TakeAnalysis } from './takeAnalysis.ts';
 import { caughtDb, letGoDb } from './outOfAir.ts';
 import { inOwnTime, playedBeats } from './ownTime.ts';
 import { BEYOND_BAND_DB } from './levelFindings.ts';
@@ -32,21 +31,7 @@ import { withReadableMarks } from './readableMarks.ts';
 import { measureFalls } from './fall.ts';
 import { measureRestarts } from './restarts.ts';
 import { SUBTONE_WINDOW, subtoneDepth, type FullTone, type SubtoneWindow } from './subtone.ts';
-import { measureWhole, reachWholeVerdict, type WholeVerdict } from './wholeTake.ts';
-
-export interface TakeAnalysis {
-  beatZeroSeconds: number;
-  /** In the player's own time: how long each item of the score was held, in beats. Absent in time. */
-  playedBeats?: number[];
-  /** One an item of the exercise's score; where it goes on until the player stops, up to there. */
-  items: ItemAnalysis[];
-  events: TakeEvent[];
-  /** Of the only note, or over all notes. */
-  measures: TakeMeasures;
-  verdict: WholeVerdict;
-  /** What could not be judged in this take; its measures are null. Absent in takes of before there were drones. */
-  notJudged?: ('pitch' | 'onset' | 'dynamics')[];
-}
+import { measureWhole, reachWholeVerdict } from './wholeTake.ts';
 
 /**
  * Judges a finished take: follows its exercise through what was played and measures every item where it was found.
@@ -218,26 +203,6 @@ function squawkBefore(
   const before = found.findLast((each, i) => i < index && each !== null);
   const from = before ? before.span.last + RINGS_FRAMES : 0;
   return squawkMs(track, from, span, noteTarget(exercise, item, hornId, a4Hz), measures.levelDb);
-}
-
-/** Sounds of one pitch that are to match: each later one against the first of its phrase. */
-function matchNotes(score: readonly TimedItem[], judged: ReadonlyMap<number, JudgedNote>): void {
-  for (const [index, { item, measures }] of judged) {
-    if (!measures.profileDb || !item.judged?.includes('match')) continue;
-    const first = [...judged].find(
-      ([i, other]) =>
-        i < index &&
-        score[i].phrase === score[index].phrase &&
-        other.item.writtenMidi === item.writtenMidi &&
-        other.measures.profileDb,
-    )?.[1].measures;
-    if (!first?.profileDb) continue;
-    const against = (from: number | null, to: number | null) =>
-      from === null || to === null ? null : to - from;
-    measures.matchDb = matchDb(first.profileDb, measures.profileDb);
-    measures.matchCents = against(first.centsMean, measures.centsMean);
-    measures.matchCentroidHarmonics = against(first.centroidHarmonics, measures.centroidHarmonics);
-  }
 }
 
 /**

@@ -1,7 +1,7 @@
 import { noteTarget, onlyNote, scoreOf } from '../exercise/index.ts';
 import { columnValue, FRAME_SECONDS, type FrameColumns } from '../hearing/index.ts';
 import { partialOf, partialsOf } from '../tone/index.ts';
-import type { TakeAnalysis } from './analyseTake.ts';
+import type { TakeAnalysis } from './takeAnalysis.ts';
 import type { TakeContext } from './takeContext.ts';
 
 /**

@@ -1,7 +1,7 @@
 import { exerciseAsPlayed, exerciseUpTo, isOpenEnded, scoreOf, type Exercise } from '../exercise/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { onsetSeconds } from '../tone/index.ts';
-import type { TakeAnalysis } from './analyseTake.ts';
+import type { TakeAnalysis } from './takeAnalysis.ts';
 import type { Found } from './follow.ts';
 import type { JudgeContext } from './judgeContext.ts';
 

@@ -1,4 +1,4 @@
-import type { TakeAnalysis } from './analyseTake.ts';
+import type { TakeAnalysis } from './takeAnalysis.ts';
 import type { Advice } from './advice.ts';
 import { adviceInPlace, type AdvicePlace } from './adviceInPlace.ts';
 import { isNeutral, type Finding } from './finding.ts';

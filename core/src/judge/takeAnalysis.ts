@@ -1,0 +1,19 @@
+import type { ItemAnalysis } from './itemAnalysis.ts';
+import type { TakeMeasures } from './measures.ts';
+import type { TakeEvent } from './takeEvent.ts';
+import type { WholeVerdict } from './wholeTake.ts';
+
+/** What became of a take. */
+export interface TakeAnalysis {
+  beatZeroSeconds: number;
+  /** In the player's own time: how long each item of the score was held, in beats. Absent in time. */
+  playedBeats?: number[];
+  /** One an item of the exercise's score; where it goes on until the player stops, up to there. */
+  items: ItemAnalysis[];
+  events: TakeEvent[];
+  /** Of the only note, or over all notes. */
+  measures: TakeMeasures;
+  verdict: WholeVerdict;
+  /** What could not be judged in this take; its measures are null. Absent in takes of before there were drones. */
+  notJudged?: ('pitch' | 'onset' | 'dynamics')[];
+}
