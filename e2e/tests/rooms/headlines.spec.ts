@@ -50,11 +50,12 @@ test('a long hold counts its clicks while it lasts, and is compared with the las
   await expect(await played(page, drill)).toHaveText('8 clicks, good to the end; last time 8.');
   // On another note there is no last time.
   await expect(await played(page, `${drill}&note=69`)).toHaveText('8 clicks, good to the end.');
-  await page.goto(`/stand/drill/${drill}`);
+  // Long enough to be seen counting, however fast the simulated player is.
+  await page.goto('/stand/drill/longHold?beats=64&tries=1&note=72');
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Let the stand-in play' }).click();
-  await expect(page.getByTestId('clicks')).toHaveText(/^\d clicks?$/);
-  await inPhase(page, 'resting').waitFor({ timeout: 60_000 });
+  await expect(page.getByTestId('clicks')).toHaveText(/^\d+ clicks?$/);
+  await played(page, drill);
   // The same in the list, and in the words for whoever does not see the ribbon.
   await page.goto('/takes');
   await expect(page.getByText('8 clicks, good to the end; last time 8.').first()).toBeVisible();
