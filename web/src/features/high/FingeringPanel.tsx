@@ -32,6 +32,8 @@ const DRILLS = [
   'highHold',
   'highSwell',
   'voicingDrop',
+  'raisedNotes',
+  'voicedNote',
 ] as const satisfies readonly FamilyId[];
 
 /** One fingering closely: its keys, which can be changed here, its figures, what to play with it, and what one settles on. */
