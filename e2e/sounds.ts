@@ -26,6 +26,7 @@ export const SOUNDS = {
   ownClimb: join(folder, 'own-climb.wav'),
   ownBreak: join(folder, 'own-break.wav'),
   ownWidening: join(folder, 'own-widening.wav'),
+  lick: join(folder, 'lick.wav'),
 };
 
 /** Time for the page to open the microphone and make the exercise ready before the note comes. */
@@ -171,6 +172,32 @@ export function playAirAndNote() {
     profile: { ...STEADY_HAND, breathDbSoft: -20, breathDbLoud: -34 },
     sampleRateHz: 48000,
     seed: 43,
+    leadSeconds: LEAD_SECONDS,
+    tailSeconds: 20,
+  });
+}
+
+/** D6 by its own fingers, D6 over G5, E6 over A5, tongued, two seconds each: as one may write it in the builder. */
+export function playLick() {
+  const family = familyById('overtoneScale');
+  if (!family) throw new Error('no scale');
+  const scale = family.build(hornById('alto'), { tempoBpm: 60, start: 'countIn' });
+  const [item] = scale.phrases[0].items;
+  const note = (midi: number, fingered: number | null) => ({
+    ...item,
+    writtenMidi: writtenMidi(midi),
+    fingered: fingered === null ? null : writtenMidi(fingered),
+    attack: 'tongued' as const,
+  });
+  const items = [note(86, null), note(86, 79), note(88, 81)] as (typeof scale)['phrases'][0]['items'];
+  return playExercise({
+    exercise: { ...scale, phrases: [{ ...scale.phrases[0], items }] },
+    hornId: 'alto',
+    a4Hz: 440,
+    scale: DEFAULT_SCALE,
+    profile: STEADY_HAND,
+    sampleRateHz: 48000,
+    seed: 47,
     leadSeconds: LEAD_SECONDS,
     tailSeconds: 20,
   });

@@ -8,6 +8,7 @@ import {
   playDrone,
   playFaultySwell,
   playInOwnTime,
+  playLick,
   playLoudDescent,
   playPairedRound,
   playSoftAndLoud,
@@ -25,6 +26,7 @@ setup('what the fake microphones play', async () => {
   await write(SOUNDS.silence, new Float32Array(48000 * 60));
   await write(SOUNDS.softAndLoud, playSoftAndLoud());
   await write(SOUNDS.loudDescent, playLoudDescent().samples);
+  await write(SOUNDS.lick, playLick().samples);
   await write(SOUNDS.airAndNote, playAirAndNote().samples);
   const own = (...of: Parameters<typeof playInOwnTime>) => playInOwnTime(...of).samples;
   await write(SOUNDS.ownCascade, own('overtoneCascade', { note: 65, to: 65, tempoBpm: 90 }, [5, 4]));
