@@ -36,6 +36,7 @@ export {
   phraseExercise,
   afterRepeats,
   onPaper,
+  writtenRepeats,
   placeInRound,
   playingSeconds,
   playedPhrases,
@@ -58,6 +59,7 @@ export { buildSwell, shapedDynamics, type SwellRequest } from './swell.ts';
 export { shapeOf, SWELL_SHAPES, type SwellShape } from './swellShape.ts';
 export {
   completeChoices,
+  thereAndBack,
   FAMILIES,
   familyById,
   familyOf,

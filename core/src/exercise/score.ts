@@ -134,10 +134,12 @@ export function placeInRound(exercise: Exercise, index: number): { place: number
   return { place: begins.filter((i) => i <= index).length, count: begins.length };
 }
 
+/** How often a phrase is played, as it stands on paper: once where it is repeated for a time. */
+export const writtenRepeats = ({ repeats, forSeconds }: Pick<Phrase, 'repeats' | 'forSeconds'>): number =>
+  forSeconds === undefined ? repeats : 1;
+
 /** An exercise as it stands on paper: what is repeated for a time is written once. */
 export const onPaper = (exercise: Exercise): Exercise => ({
   ...exercise,
-  phrases: exercise.phrases.map((phrase) =>
-    phrase.forSeconds === undefined ? phrase : { ...phrase, repeats: 1 },
-  ),
+  phrases: exercise.phrases.map((phrase) => ({ ...phrase, repeats: writtenRepeats(phrase) })),
 });

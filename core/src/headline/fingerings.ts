@@ -36,9 +36,10 @@ export const alternationAnswer: Answers = (takes) => {
     const before = i > 0 ? notes[i - 1] : null;
     const [from, to] = [before?.measures?.profileDb, measures?.profileDb];
     const isChange = before?.take === take && before.written.fingered !== written.fingered;
-    return (isChange && from && to && matchDb(from, to)) ?? [];
+    if (!isChange || !from || !to) return [];
+    return matchDb(from, to) ?? [];
   });
-  const db = median(steps.filter((step) => typeof step === 'number'));
+  const db = median(steps);
   const ms = median(
     [...takes.keys()].flatMap((take) => unevenMs(heard.filter((note) => note.take === take)) ?? []),
   );

@@ -110,3 +110,12 @@ export function most<Item>(
 /** How far a note was bent, down or up. */
 export const bentCents = (measures: ItemMeasures | null | undefined) =>
   measures?.bendRangeCents ?? measures?.raiseRangeCents;
+
+/** It went to another partial, at once or on the way. */
+export const JUMPED: readonly FindingKind[] = [
+  'firstPartial',
+  'lowPartial',
+  'highPartial',
+  'fellBack',
+  'jump',
+];

@@ -2,7 +2,7 @@ import { shapeOf } from '../exercise/index.ts';
 import type { FindingKind } from '../judge/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
 import { steadyAnswer } from './lines.ts';
-import { hasFound, isCalm, most, nameOf, notesIn, type PlayedNote } from './played.ts';
+import { hasFound, isCalm, JUMPED, most, nameOf, notesIn, type PlayedNote } from './played.ts';
 import type { Statement } from './statement.ts';
 import { swellAnswer } from './swells.ts';
 
@@ -10,10 +10,13 @@ import { swellAnswer } from './swells.ts';
 export const SORTS = ['atOnce', 'withWork', 'notYet'] as const;
 export type Sort = (typeof SORTS)[number];
 
+/** It went to another partial, if only for a moment. */
+const SLIPPED: readonly FindingKind[] = [...JUMPED, 'crack'];
 /** With one of these a note does not hold through its hairpin yet. */
 const BROKEN: readonly FindingKind[] = [
-  ...(['missed', 'wrongNote', 'onlySquawk', 'lowPartial', 'highPartial', 'fellBack', 'jump'] as const),
-  ...(['firstPartial', 'crack', 'breath', 'gap', 'restart', 'hardlyGrew', 'hardlyFell', 'short'] as const),
+  ...SLIPPED,
+  ...(['missed', 'wrongNote', 'onlySquawk', 'breath', 'gap', 'restart'] as const),
+  ...(['hardlyGrew', 'hardlyFell', 'short'] as const),
 ];
 
 /** At once: nothing stood out; with work: it held through; else not yet. */
@@ -23,8 +26,7 @@ export function sortOf(note: PlayedNote): Sort {
 }
 
 /** Whether a note slipped to another partial, or broke. */
-export const hasSlipped = (note: PlayedNote) =>
-  hasFound(note, 'lowPartial', 'highPartial', 'fellBack', 'jump', 'firstPartial', 'crack');
+export const hasSlipped = (note: PlayedNote) => hasFound(note, ...SLIPPED);
 
 /** The notes with a hairpin; of one that was played again the last time. */
 export function lastHairpins(notes: readonly PlayedNote[]): PlayedNote[] {

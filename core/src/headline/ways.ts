@@ -1,11 +1,9 @@
 import type { FindingKind } from '../judge/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
-import { hasFound, nameOf, notesIn, type PlayedNote } from './played.ts';
+import { hasFound, JUMPED, nameOf, notesIn, type PlayedNote } from './played.ts';
 import type { Statement } from './statement.ts';
 import { toneless } from './tones.ts';
 
-/** It went to another partial, at once or on the way. */
-const JUMPED: readonly FindingKind[] = ['firstPartial', 'lowPartial', 'highPartial', 'fellBack', 'jump'];
 const SILENT: readonly FindingKind[] = ['missed', 'onlySquawk', 'wrongNote'];
 /** So many notes that jump are named. */
 const NAMED = 3;

@@ -48,8 +48,8 @@ export function nameNote(midi: number, naming: NoteNaming, spelled: Spelled = us
 
 const SIGNS = { '': '', sharp: '#', flat: 'b' };
 
-/** A note in plain letters, for files: "F#4". */
-export function plainName(midi: number): string {
-  const { stem, accidental, octave } = nameNote(midi, 'letters');
+/** A note in plain signs, for files and to be typed: "F#4"; in international letters, or as the player reads it. */
+export function plainName(midi: number, naming: NoteNaming = 'letters'): string {
+  const { stem, accidental, octave } = nameNote(midi, naming);
   return `${stem}${SIGNS[accidental]}${octave}`;
 }

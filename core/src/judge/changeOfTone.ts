@@ -1,4 +1,5 @@
 import { FRAME_SECONDS, MAX_PARTIAL, type FrameTrack } from '../hearing/index.ts';
+import { centsBetween } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
 import { matchDb, PROFILE_PARTIALS } from './match.ts';
 
@@ -79,7 +80,7 @@ export function changeNear(track: FrameTrack, tone: ChangingTone, at: number, re
   const sides = Math.min(reach, SIDE_FRAMES);
   const { f0Hz } = track.columns;
   const isOfTone = (frame: number) =>
-    Math.abs(1200 * Math.log2(f0Hz[frame] / tone.soundingHz)) <= SAME_PITCH_CENTS;
+    Math.abs(centsBetween(f0Hz[frame], tone.soundingHz)) <= SAME_PITCH_CENTS;
   /** The frames of one side that are of this tone; none where a slip takes most of it. */
   const side = (from: number, to: number) => {
     const frames: number[] = [];

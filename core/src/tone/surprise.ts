@@ -1,3 +1,4 @@
+import { centsBetween } from '../horn/index.ts';
 import type { Random } from '../signal/index.ts';
 import { partialOf } from './partial.ts';
 
@@ -7,6 +8,8 @@ const MOST_SECONDS = 40;
 /** So long the low note may take to come, and must it last to have spoken. */
 const WINDOW_SECONDS = 4;
 const SPOKE_SECONDS = 0.2;
+/** Nearer than this it is still the note of before. */
+const SAME_PITCH_CENTS = 60;
 
 /** What came of a call: the note itself, another partial of its tube, or nothing. */
 export interface SurpriseAnswer {
@@ -60,7 +63,8 @@ export function createSurprise(random: Random, tubeHz: number): Surprise {
         return 'called';
       }
       // What was played when the call came sounds on for a moment.
-      const isBefore = soundingHz !== null && Math.abs(1200 * Math.log2(soundingHz / call.beforeHz)) < 60;
+      const isBefore =
+        soundingHz !== null && Math.abs(centsBetween(soundingHz, call.beforeHz)) < SAME_PITCH_CENTS;
       const partial = soundingHz === null || isBefore ? null : partialOf(soundingHz, tubeHz);
       if (partial !== call.partial) Object.assign(call, { partial, sinceSeconds: nowSeconds });
       if (partial !== null && nowSeconds - call.sinceSeconds >= SPOKE_SECONDS)

@@ -1,3 +1,4 @@
+import { typeNote, writeOwn } from '../../builder.ts';
 import { expect, inPhase, playOut, test } from '../../browser.ts';
 
 test('overblown fifths: from their block of the Ladder to the Stand, played, and counted there', async ({
@@ -36,10 +37,7 @@ test('round one tube: own fingers, overtone, fundamental, and again, in one brea
 test('a lick by two fingerings is built from the real routes, played, and counted for their rungs', async ({
   page,
 }) => {
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Write your own' }).click();
-  await page.getByTestId('items').waitFor();
-  await page.getByRole('button', { name: 'in my own time' }).click();
+  await writeOwn(page);
   let clicks = 0;
   const press = async (name: string) => {
     clicks++;
@@ -47,9 +45,7 @@ test('a lick by two fingerings is built from the real routes, played, and counte
   };
   const typed = async (note: string) => {
     clicks++;
-    await page.getByRole('button', { name: /^Note: .*Press to type$/ }).click();
-    await page.keyboard.type(note);
-    await page.keyboard.press('Enter');
+    await typeNote(page, note);
   };
   await typed('D6');
   await press('Note');

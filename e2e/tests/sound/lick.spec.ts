@@ -1,4 +1,5 @@
 import { expect, inPhase, microphoneBeeping, STATES, test } from '../../browser.ts';
+import { typeNote, writeOwn } from '../../builder.ts';
 import { SOUNDS } from '../../sounds.ts';
 
 test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.lick, storageState: STATES.microphone });
@@ -6,21 +7,13 @@ test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.lick, storageState:
 test('a lick by own fingers and two overblown ones is written, played to the microphone and judged', async ({
   page,
 }) => {
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Write your own' }).click();
-  await page.getByTestId('items').waitFor();
-  await page.getByRole('button', { name: 'in my own time' }).click();
+  await writeOwn(page);
   const press = () => page.getByRole('button', { name: 'Note', exact: true }).first().click();
-  const typed = async (note: string) => {
-    await page.getByRole('button', { name: /^Note: .*Press to type$/ }).click();
-    await page.keyboard.type(note);
-    await page.keyboard.press('Enter');
-  };
-  await typed('D6');
+  await typeNote(page, 'D6');
   await press();
   await page.getByLabel('Fingering').selectOption({ label: 'G 5 with the octave key, overblown' });
   await press();
-  await typed('E6');
+  await typeNote(page, 'E6');
   await page.getByLabel('Fingering').selectOption({ label: 'A 5 with the octave key, overblown' });
   const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
   await page.goto(`/stand/own/${id}`);

@@ -1,4 +1,4 @@
-import { barsOf, type MajorKey, type WrittenPart } from '@inner-hum/core/exercise';
+import { barsOf, writtenRepeats, type MajorKey, type WrittenPart } from '@inner-hum/core/exercise';
 import type { EngravedPhrase } from './engraved.ts';
 
 /** A bar with where it stands: which phrase it is of, and what surrounds it. */
@@ -49,7 +49,7 @@ export function layOut(phrases: readonly EngravedPhrase[], width: number): LaidB
       key: phrase.key ?? null,
       shift,
       isPhraseEnd: i === all.length - 1,
-      repeats: phrase.forSeconds === undefined ? phrase.repeats : 1,
+      repeats: writtenRepeats(phrase),
       width: BAR_PX + parts.reduce((sum, { value }) => sum + PART_PX + PER_BEAT_PX * value, 0),
     }));
   });

@@ -35,10 +35,10 @@ export function holdsWords(text: string, words: string): boolean {
  * of words before what lies within one. Null where a word stands in none of them.
  */
 export function rankOfWords(texts: readonly string[], words: string): number | null {
-  const said = texts.map((text) => ` ${plain(text)}`);
   const asked = wordsOf(words);
   // Signs alone are nothing anyone can find.
   if (asked.length === 0) return words.trim() === '' ? 0 : null;
+  const said = texts.map((text) => ` ${plain(text)}`);
   let sum = 0;
   for (const word of asked) {
     const stem = stemOf(word);

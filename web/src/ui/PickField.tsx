@@ -1,10 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { readNote, type NoteNaming } from '@inner-hum/core/horn';
+import { plainName, readNote, type NoteNaming } from '@inner-hum/core/horn';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { noteText } from '../notation/index.ts';
 import { Field, FIELD_LOOK } from './Field.tsx';
-import { typedName } from './typedNote.ts';
 
 interface PickFieldProps {
   label: string;
@@ -25,7 +24,7 @@ const notesOf = (value: string) => value.split('.').filter(Boolean).map(Number);
 export function PickField({ label, value, least, most, count, unpicked, naming, onPick }: PickFieldProps) {
   const { t } = useTranslation();
   const written = notesOf(value)
-    .map((midi) => typedName(midi, naming))
+    .map((midi) => plainName(midi, naming))
     .join(' ');
   const [draft, setDraft] = useState(written);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -41,7 +40,7 @@ export function PickField({ label, value, least, most, count, unpicked, naming, 
       unread
         ? t('pick.unread', {
             word: unread.word.slice(0, 20),
-            example: [71, 60, 87].map((midi) => typedName(midi, naming)).join(' '),
+            example: [71, 60, 87].map((midi) => plainName(midi, naming)).join(' '),
           })
         : outside
           ? t('pick.outside', {
@@ -67,7 +66,7 @@ export function PickField({ label, value, least, most, count, unpicked, naming, 
             placeholder={
               unpicked.length === 0
                 ? t('pick.all')
-                : unpicked.map((midi) => typedName(midi, naming)).join(' ')
+                : unpicked.map((midi) => plainName(midi, naming)).join(' ')
             }
             aria-invalid={wrong !== null}
             onChange={(event) => setDraft(event.target.value)}

@@ -222,6 +222,12 @@ export const rest = (lengthBeats: number): ExerciseItem => ({ kind: 'rest', leng
 /** The rest after a phrase: so many beats. */
 export const restOf = (beats: number) => ({ kind: 'beats', beats }) as const;
 
+/** A way and the same way back, its end once. */
+export const thereAndBack = <Step>(there: readonly Step[]): Step[] => [
+  ...there,
+  ...there.toReversed().slice(1),
+];
+
 /** Chromatic notes from one to the other, both included, up or down. */
 export function chromatic(from: number, to: number): WrittenMidi[] {
   const step = Math.sign(to - from);

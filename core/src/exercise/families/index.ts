@@ -47,7 +47,15 @@ import { voicedNote } from './voicedNote.ts';
 import { vowelSweep } from './vowelSweep.ts';
 import { wideningDown, wideningUp } from './wideningSwells.ts';
 
-export { completeChoices, PURPOSES, type Family, type FamilyId, type Home, type Purpose } from './family.ts';
+export {
+  completeChoices,
+  PURPOSES,
+  thereAndBack,
+  type Family,
+  type FamilyId,
+  type Home,
+  type Purpose,
+} from './family.ts';
 export type { HeadlineId } from './headlineId.ts';
 export type { Choices, Option, OptionName, Options } from './options.ts';
 export { SKILLS, type Skill } from './skill.ts';

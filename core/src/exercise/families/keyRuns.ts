@@ -1,4 +1,4 @@
-import { chromatic, defineFamily, note, slurred } from './family.ts';
+import { chromatic, defineFamily, note, slurred, thereAndBack } from './family.ts';
 import { choiceOption, markOption, noteOption, startOption, tempoOption, timesOption } from './options.ts';
 
 const BEATS = { eighths: 0.5, quarters: 1, halves: 2, wholes: 4 };
@@ -25,8 +25,7 @@ export const keyRuns = defineFamily({
   }),
   write({ note: first, to, form, value, from, tries }) {
     const beats = BEATS[value];
-    const there = chromatic(first, to);
-    const run = [...there, ...there.toReversed().slice(1)];
+    const run = thereAndBack(chromatic(first, to));
     const trill = Array.from({ length: 2 * TRILLS + 1 }, (_, i) => (i % 2 === 0 ? first : to));
     const [begins, ...others] = form === 'trill' ? trill : run;
     return {

@@ -1,5 +1,5 @@
 import { HIGHEST_NOTE } from '../../horn/index.ts';
-import { defineFamily } from './family.ts';
+import { defineFamily, thereAndBack } from './family.ts';
 import { beatsOption, markOption, partialOption, paceOption, tempoOption, timesOption } from './options.ts';
 import { inRounds, roundsOption } from './rounds.ts';
 import { tuningOption, tubeOption, withTubes, within, rung, upTo } from './rung.ts';
@@ -24,7 +24,7 @@ export const overtoneClimb = defineFamily({
     })),
   write({ note: tube, partial, beats, from, rounds, tries, overtones, start }) {
     const up = upTo(within(tube, partial, HIGHEST_NOTE));
-    const path = [...up, ...up.toReversed().slice(1)];
+    const path = thereAndBack(up);
     return {
       overtones,
       rest: { kind: 'asPlayed' },

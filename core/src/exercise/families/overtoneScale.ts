@@ -1,6 +1,6 @@
 import { bestLine, routeChance, ROUTE_MODES } from '../../horn/index.ts';
 import { isInKey, MAJOR_KEYS } from '../keys.ts';
-import { chromatic, defineFamily, note, restOf, slurred } from './family.ts';
+import { chromatic, defineFamily, note, restOf, slurred, thereAndBack } from './family.ts';
 import { beatsOption, choiceOption, markOption, paceOption, tempoOption } from './options.ts';
 import { tuningOption } from './rung.ts';
 
@@ -31,7 +31,7 @@ export const overtoneScale = defineFamily({
   write({ key, route: mode, beats, from, attack, overtones }, horn) {
     const first = mode === 'fifth' ? FIFTH_FROM : SCALE_FROM;
     const up = chromatic(first, Math.min(SCALE_TO, horn.highest)).filter((midi) => isInKey(midi, key));
-    const scale = [...up, ...up.toReversed().slice(1)];
+    const scale = thereAndBack(up);
     const line = bestLine({ notes: scale, horn, mode, chanceOf: (route) => routeChance(route, null) });
     const steps = line?.notes ?? [];
     return {

@@ -1,4 +1,4 @@
-import { chromatic, defineFamily, rest, restOf } from './family.ts';
+import { chromatic, defineFamily, rest, restOf, thereAndBack } from './family.ts';
 import { beatsOption, choiceOption, startOption, tempoOption } from './options.ts';
 import { full, LOWEST_OF_LINES, subtone } from './subtones.ts';
 
@@ -25,8 +25,8 @@ export const subtoneLine = defineFamily({
           start: startOption('playToStart'),
         },
   write({ path, beats }, { lowest }) {
-    const up = chromatic(TURN_LOW, TURN_HIGH);
-    const line = path === 'down' ? chromatic(DOWN_FROM, lowest) : [...up, ...up.toReversed().slice(1)];
+    const line =
+      path === 'down' ? chromatic(DOWN_FROM, lowest) : thereAndBack(chromatic(TURN_LOW, TURN_HIGH));
     return {
       rest: restOf(REST_BEATS),
       phrases: [

@@ -6,6 +6,7 @@ import {
   notesOf,
   routeExercise,
   scoreOf,
+  thereAndBack,
   type Exercise,
   type MajorKey,
 } from '@inner-hum/core/exercise';
@@ -51,7 +52,7 @@ function notesToLift(key: MajorKey): WrittenMidi[] {
   const up = Array.from({ length: LAST_SHORT_TUBE - FIRST_SHORT_TUBE + 1 }, (_, i) =>
     writtenMidi(FIRST_SHORT_TUBE + i),
   ).filter((midi) => isInKey(midi, key));
-  return [...up, ...up.toReversed().slice(1)];
+  return thereAndBack(up);
 }
 
 /** The scale of a key as far as a mode goes, by its own fingers; null where the range has no room for it. */

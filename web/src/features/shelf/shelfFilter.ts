@@ -57,8 +57,10 @@ export function wantedEntries(
   favourites: readonly string[],
   textsOf: (entry: ShelfEntry) => readonly string[],
 ): ShelfEntry[] {
-  return entries
-    .filter((entry) => isWanted(entry, filter, favourites))
+  const wanted = entries.filter((entry) => isWanted(entry, filter, favourites));
+  // Where no words are looked for nothing needs to be read.
+  if (filter.words.trim() === '') return wanted;
+  return wanted
     .flatMap((entry) => {
       const rank = rankOfWords(textsOf(entry), filter.words);
       return rank === null ? [] : [{ entry, rank }];
