@@ -32,6 +32,7 @@ export {
   type Finding,
   type FindingKind,
 } from './finding.ts';
+export { spokeAtOnce } from './spokeAtOnce.ts';
 export { rankFindings, type Verdict } from './verdict.ts';
 export { START_LIMITS } from './restarts.ts';
 export type { HoldCause } from './hold.ts';

@@ -4,7 +4,7 @@ import { zoneOfNote, type Zone } from '../practice/index.ts';
 import { needOf, type Need } from './need.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { MATTERS, schoolItems, type SchoolItems } from './schools.ts';
-import { keyOf, sheetItems, type PickNote, type SheetItem } from './sheetItems.ts';
+import { keyOf, sheetItems, type PickNotes, type SheetItem } from './sheetItems.ts';
 import type { Focus, SheetRequest } from './sheetRequest.ts';
 
 /** Something that may stand on the sheet, and what it is worth there. */
@@ -37,17 +37,15 @@ export function candidatesOf(
   const { horn, aim, kept, now, dayStart, dayNumber, focus } = request;
   const needFor = (family: FamilyId, zone: Zone, midi: WrittenMidi | null) =>
     needOf({ family, zone, midi }, history, now, dayStart);
-  const pick: PickNote = (family, zone, notes) => {
-    const stays = notes.find((midi) => kept.includes(keyOf(family, zone, midi)));
-    if (stays !== undefined) return stays;
-    const aimed = notes.find((midi) =>
-      focus.some((each) => each.midi === midi && isAbout(each, family, zone)),
-    );
-    if (aimed !== undefined) return aimed;
+  const pick: PickNotes = (family, zone, notes) => {
+    const first =
+      notes.find((midi) => kept.includes(keyOf(family, zone, midi))) ??
+      notes.find((midi) => focus.some((each) => each.midi === midi && isAbout(each, family, zone)));
     // Among equals another base note each day.
     const turned = notes.map((_, i) => notes[(i + dayNumber) % notes.length]);
     const needs = new Map(turned.map((midi) => [midi, needFor(family, zone, midi).need]));
-    return turned.toSorted((a, b) => (needs.get(b) ?? 0) - (needs.get(a) ?? 0))[0];
+    const wanted = turned.toSorted((a, b) => (needs.get(b) ?? 0) - (needs.get(a) ?? 0));
+    return first === undefined ? wanted : [first, ...wanted.filter((midi) => midi !== first)];
   };
   const school = schoolItems({
     horn,

@@ -6,7 +6,7 @@ import {
   buildLines,
   NOTES_BY_ZONE,
   type LineTemplate,
-  type PickNote,
+  type PickNotes,
   type SheetItem,
 } from './sheetItems.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
@@ -69,7 +69,7 @@ interface SchoolRequest {
   now: number;
   /** Keys of lines that stay, whatever became of them meanwhile. */
   kept: readonly string[];
-  pick: PickNote;
+  pick: PickNotes;
 }
 
 /** The lines of a school. */

@@ -24,15 +24,16 @@ export interface LineTemplate {
   family: FamilyId;
   isHeavy: boolean;
   notes: readonly number[] | null;
-  choices(note: number, day: number): Choices;
+  /** `note` is the one of them it is on; `wanted` all of them, the most wanted first. */
+  choices(note: number, day: number, wanted: readonly number[]): Choices;
 }
 
 const slotOf = (family: FamilyId, zone: Zone) => `${family}/${zone}`;
 /** What a line on one note is known by. */
 export const keyOf = (family: FamilyId, zone: Zone, midi: WrittenMidi) => `${slotOf(family, zone)}/${midi}`;
 
-/** Which of a template's notes it is this time. */
-export type PickNote = (family: FamilyId, zone: Zone, notes: readonly WrittenMidi[]) => WrittenMidi;
+/** A template's notes, the one it is on this time first, then as they are wanted. */
+export type PickNotes = (family: FamilyId, zone: Zone, notes: readonly WrittenMidi[]) => WrittenMidi[];
 
 const LOW = [57, 58, 59, 60, 61, 62];
 const MIDDLE = [65, 67, 69, 71, 72];
@@ -59,7 +60,15 @@ const TEMPLATES: readonly LineTemplate[] = [
   template('pairedSwells', true, LOW, (note) => ({ note, to: note, tempoBpm: 60 })),
   template('swell', false, MIDDLE, (note) => ({ note, beats: 8 })),
   template('longHold', false, MIDDLE, (note) => ({ note, beats: 16, tries: 2 })),
-  template('chromaticTones', false, MIDDLE, (note) => ({ note, to: note + 2, shape: 'fade', beats: 6 })),
+  // A hairpin on the three notes on which it goes worst: which of them work at once is asked again.
+  template('chromaticTones', false, MIDDLE, (_note, _day, wanted) => ({
+    notes: wanted
+      .slice(0, 3)
+      .toSorted((a, b) => a - b)
+      .join('.'),
+    shape: 'fade',
+    beats: 6,
+  })),
   template('vibratoTones', false, MIDDLE, (note) => ({ note })),
   template('breakDrill', true, null, () => ({ tempoBpm: 80 })),
   template('intervalTones', false, LOW, (note) => ({ note, widest: 3, freeBeats: 0, tempoBpm: 80 })),
@@ -96,9 +105,9 @@ function template(
 
 /** Without a better reason another note each day. */
 const byTheDay =
-  (day: number): PickNote =>
+  (day: number): PickNotes =>
   (_family, _zone, notes) =>
-    turn(notes, day);
+    notes.map((_, i) => turn(notes, day + i));
 
 /** What templates make on a day; what the range has no room for is left out. */
 export function buildLines(
@@ -116,8 +125,9 @@ export function buildLines(
     if (notes && there.length === 0) return [];
     const first = there.at(0);
     // All notes of a template lie in the zone of its first.
-    const midi = first === undefined ? null : pick(id, zoneOfNote(first), there);
-    const choices = choose(midi ?? 0, day);
+    const wanted = first === undefined ? [] : pick(id, zoneOfNote(first), there);
+    const midi = wanted.at(0) ?? null;
+    const choices = choose(midi ?? 0, day, wanted);
     const exercise = family.build(horn, choices);
     const zone = first === undefined ? zoneOf(exercise) : zoneOfNote(first);
     return [
@@ -137,7 +147,7 @@ export function buildLines(
 }
 
 /** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
-export const sheetItems = (horn: Horn, day: number, pick?: PickNote) =>
+export const sheetItems = (horn: Horn, day: number, pick?: PickNotes) =>
   buildLines(TEMPLATES, horn, day, pick);
 
 /** How a sheet begins: air, then an easy middle note. */

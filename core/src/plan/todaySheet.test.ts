@@ -157,6 +157,27 @@ it('goes to the note that fails, and lets a line that went badly wait until tomo
   expect(needsOn(badly, NOW + DAY_MS)(hold.item).isResting).toBe(false);
 });
 
+it('asks again for a hairpin on the notes on which it went worst', () => {
+  const hairpins = (midi: number, asWritten: number) =>
+    triesAt(
+      { family: 'chromaticTones', zone: 'middle', midi: writtenMidi(midi) },
+      NOW - 2 * DAY_MS,
+      4,
+      asWritten,
+    );
+  const history = [
+    hairpins(65, 4),
+    hairpins(67, 0),
+    hairpins(69, 4),
+    hairpins(71, 1),
+    hairpins(72, 0),
+  ].flat();
+  const sheet = todaySheet(request({ minutes: 45, history }));
+  const line = sheet.find(({ family }) => family === 'chromaticTones');
+  expect(line?.item?.choices.notes).toBe('67.71.72');
+  expect(line?.reason).toMatchObject({ kind: 'fails', judged: 4, asWritten: 0 });
+});
+
 it('goes to what an aim is about, on its note', () => {
   const focus = [{ skill: 'start' as const, zone: null, midi: writtenMidi(59), family: null }];
   const without = todaySheet(request({ minutes: 15 }));

@@ -11,3 +11,4 @@ export { milestonesOf, type Milestone } from './milestones.ts';
 export { gearChanges, type GearChange } from './gearChanges.ts';
 export { goalProgress, type Goal, type GoalProgress, type GoalWeek } from './goal.ts';
 export { callsMade, earScore, type CallMade, type EarScore, type HumScore, type Share } from './earScore.ts';
+export { softestMarks } from './softestMarks.ts';

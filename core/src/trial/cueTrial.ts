@@ -1,4 +1,4 @@
-import { MOST_NAME, parseExercise, type Exercise } from '../exercise/index.ts';
+import { MOST_NAME, parseExercise, type Attack, type Exercise } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
 import { createRandom } from '../signal/index.ts';
 
@@ -25,12 +25,17 @@ export type TrialTone = (typeof TRIAL_TONES)[number];
 export const LEAST_PAIRS = 6;
 export const MOST_PAIRS = 15;
 
+export const TRIAL_ATTACKS = ['any', 'tongued', 'breath'] as const satisfies readonly Attack[];
+export type TrialAttack = (typeof TRIAL_ATTACKS)[number];
+
 /** Two cues to be tried against each other; everything is fixed before the first note. */
 export interface CueTrial {
   tone: TrialTone;
   writtenMidi: WrittenMidi;
   /** Words of the two cues. */
   cues: Record<Side, string>;
+  /** How the note begins with either: the beginning may be the very question. */
+  attacks: Record<Side, TrialAttack>;
   pairs: number;
 }
 
@@ -42,7 +47,10 @@ export function trialOrder(pairs: number, seed: number): Side[] {
   );
 }
 
-const TONES: Record<TrialTone, { beats: number; marks: [beat: number, mark: string][]; attack: string }> = {
+const TONES: Record<
+  TrialTone,
+  { beats: number; marks: [beat: number, mark: string][]; attack: TrialAttack }
+> = {
   softStart: {
     beats: 4,
     marks: [
@@ -70,13 +78,19 @@ const TONES: Record<TrialTone, { beats: number; marks: [beat: number, mark: stri
   },
 };
 
+/** How a note begins with both cues where beginnings are not the question. */
+export const usualAttacks = (tone: TrialTone): CueTrial['attacks'] => ({
+  a: TONES[tone].attack,
+  b: TONES[tone].attack,
+});
+
 /** The trial as an exercise: one tone a phrase, its cue as the word to think of. No phrase is played twice. */
 export function trialExercise(
-  { tone, writtenMidi, cues }: CueTrial,
+  { tone, writtenMidi, cues, attacks }: CueTrial,
   order: readonly Side[],
   name: string,
 ): Exercise {
-  const { beats, marks, attack } = TONES[tone];
+  const { beats, marks } = TONES[tone];
   return parseExercise({
     version: 3,
     name: name.slice(0, MOST_NAME),
@@ -92,7 +106,7 @@ export function trialExercise(
           kind: 'note',
           writtenMidi,
           lengthBeats: beats,
-          attack,
+          attack: attacks[side],
           dynamics: marks.map(([beat, mark]) => ({ beat, mark })),
           words: [{ beat: 0, text: cues[side] }],
         },

@@ -1,12 +1,17 @@
 import { expect, it } from 'vitest';
+import { phraseExercise } from '../exercise/index.ts';
 import { writtenMidi } from '../horn/index.ts';
 import { createRandom } from '../signal/index.ts';
+import type { ItemFault } from '../standin/index.ts';
+import { playAndJudge } from '../verdicts/index.ts';
 import {
   beforeAfter,
   cueOrder,
   trialExercise,
   trialOrder,
   trialResult,
+  trialValue,
+  usualAttacks,
   type CueTrial,
   type Sitting,
 } from './index.ts';
@@ -15,6 +20,7 @@ const TRIAL: CueTrial = {
   tone: 'softStart',
   writtenMidi: writtenMidi(58),
   cues: { a: 'tongue high', b: 'tongue low' },
+  attacks: usualAttacks('softStart'),
   pairs: 6,
 };
 
@@ -32,6 +38,29 @@ it('plays both cues in every pair, which of them first by chance, and knows them
   const exercise = trialExercise(TRIAL, order, 'Tongue high or low');
   expect(cueOrder(exercise, TRIAL.cues)).toEqual(order);
   expect(exercise.phrases).toHaveLength(12);
+});
+
+it('begins the note of either side as that side asks', () => {
+  const order = trialOrder(6, 3);
+  const attacks = { a: 'tongued', b: 'breath' } as const;
+  const exercise = trialExercise({ ...TRIAL, attacks }, order, 'Tongue or breath');
+  const played = exercise.phrases.map(({ items: [item] }) => item.kind === 'note' && item.attack);
+  expect(played).toEqual(order.map((side) => attacks[side]));
+  expect(usualAttacks('longTone')).toEqual({ a: 'any', b: 'any' });
+});
+
+it.each<[string, ItemFault[], 0 | 1]>([
+  ['at once', [], 1],
+  ['the octave first', [{ item: 0, kind: 'slip', atSeconds: 0, lengthSeconds: 0.2, toPartial: 2 }], 0],
+  ['after 500 ms of air', [{ item: 0, kind: 'slowAnswer', responseMs: 500 }], 0],
+  ['the octave all through', [{ item: 0, kind: 'wrongPartial', partial: 2 }], 0],
+])('counts whether a note spoke at once: %s', (_, faults, spoke) => {
+  const exercise = phraseExercise(trialExercise(TRIAL, trialOrder(6, 3), 'Tongue'), 0);
+  const analysis = playAndJudge(exercise, { hornId: 'alto', faults }, 'simulated');
+  expect(analysis && trialValue({ exercise }, analysis, 'spokeAtOnce')).toBe(spoke);
+  expect(analysis && trialValue({ exercise }, analysis, 'responseMs')).toSatisfy(
+    (ms: number | null) => spoke === 0 || (ms !== null && Math.abs(ms - 100) < 40),
+  );
 });
 
 it('says nothing before all pairs are played, and leaves out what was not measured', () => {

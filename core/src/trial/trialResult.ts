@@ -1,11 +1,13 @@
 import { figureRow, type KeptFigure } from '../figures/index.ts';
-import { figureOf, type PractisedNote } from '../practice/index.ts';
+import { spokeAtOnce, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
+import { figureOf, practisedNotes } from '../practice/index.ts';
 import { meanWithInterval, type MeanInterval } from '../stats/index.ts';
 import type { Side } from './cueTrial.ts';
 
 /** What a trial may be decided by, chosen before it; `Off` and `Size` count either side alike. */
 export const TRIAL_MEASURES = [
   'responseMs',
+  'spokeAtOnce',
   'centsOff',
   'centsSpread',
   'levelSpreadDb',
@@ -16,7 +18,7 @@ export const TRIAL_MEASURES = [
 ] as const;
 export type TrialMeasure = (typeof TRIAL_MEASURES)[number];
 
-/** The figure that a measure is the value, or the size, of. */
+/** The figure that a measure is the value, or the size, of; `spokeAtOnce` is no figure, but counted: 1 where the note did, 0 where not. */
 export const TRIAL_FIGURES = {
   responseMs: 'responseMs',
   centsOff: 'centsMean',
@@ -26,10 +28,21 @@ export const TRIAL_FIGURES = {
   bendSize: 'pitchSlopeCentsPer10Db',
   noiseToHarmonicDb: 'noiseToHarmonicDb',
   centroidHarmonics: 'centroidHarmonics',
-} as const satisfies Record<TrialMeasure, KeptFigure>;
+} as const satisfies Record<Exclude<TrialMeasure, 'spokeAtOnce'>, KeptFigure>;
 
-/** The measure of a played note; null where there is no answer. */
-export function measureOf(note: Pick<PractisedNote, 'figures'>, measure: TrialMeasure): number | null {
+/** The measure of a played phrase of a trial; null where there is no answer. */
+export function trialValue(
+  context: Pick<TakeContext, 'exercise'>,
+  analysis: TakeAnalysis,
+  measure: TrialMeasure,
+): number | null {
+  if (measure === 'spokeAtOnce') {
+    const item = analysis.items.at(0);
+    const spoke = item ? spokeAtOnce(item) : null;
+    return spoke === null ? null : Number(spoke);
+  }
+  const note = practisedNotes(context, analysis, { day: '', startedAt: 0 }).at(0);
+  if (!note) return null;
   const figure = TRIAL_FIGURES[measure];
   const value = figureOf(note, figure);
   return value !== null && figureRow(figure).sides ? Math.abs(value) : value;

@@ -76,12 +76,15 @@ export function writtenOf({ family, phrase = 0, choices = {}, hornId }: Drill): 
   return phraseExercise(found.build(hornById(hornId), choices), phrase);
 }
 
-/** Plays a row and judges it by what is written. */
-export function runRow(row: VerdictRow, ear: Ear, seed = 7): RowResult {
-  const written = writtenOf(row);
-  const exercise = row.change?.(written) ?? written;
+/** Plays an exercise as a row plays its drill, and judges it by what is written; null: nothing was heard. */
+export function playAndJudge(
+  written: Exercise,
+  row: Pick<VerdictRow, 'hornId' | 'change' | 'faults' | 'profile' | 'context' | 'onlySimulated'>,
+  ear: Ear,
+  seed = 7,
+): TakeAnalysis | null {
   const request = {
-    exercise,
+    exercise: row.change?.(written) ?? written,
     hornId: row.hornId,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
@@ -100,7 +103,7 @@ export function runRow(row: VerdictRow, ear: Ear, seed = 7): RowResult {
     const { samples, beatZeroSeconds } = playExercise(request);
     heard = { track: listenTo(samples, RATE), beatZeroSeconds };
   } else heard = truthTrack(request);
-  const analysis = analyseTake(
+  return analyseTake(
     heard.track,
     {
       exercise: written,
@@ -114,6 +117,12 @@ export function runRow(row: VerdictRow, ear: Ear, seed = 7): RowResult {
     },
     [],
   );
+}
+
+/** Plays a row and judges it by what is written. */
+export function runRow(row: VerdictRow, ear: Ear, seed = 7): RowResult {
+  const written = writtenOf(row);
+  const analysis = playAndJudge(written, row, ear, seed);
   const items = analysis?.items ?? [];
   return { row, written, analysis, said: saidOf(items), wrong: wrongOf(row, items) };
 }

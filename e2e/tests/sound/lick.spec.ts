@@ -15,8 +15,7 @@ test('a lick by own fingers and two overblown ones is written, played to the mic
   await press();
   await typeNote(page, 'E6');
   await page.getByLabel('Fingering').selectOption({ label: 'A 5 with the octave key, overblown' });
-  const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
-  await page.goto(`/stand/own/${id}`);
+  await page.getByRole('link', { name: 'Play', exact: true }).click();
   await inPhase(page, 'playing').waitFor({ timeout: 60_000 });
   await inPhase(page, 'resting').waitFor({ timeout: 60_000 });
   await expect(page.getByTestId('headline')).toContainText(/^(Moved|Changed) /);

@@ -2,7 +2,7 @@ import { phraseExercise } from '@inner-hum/core/exercise';
 import type { DemoAim, DemoTrial } from '@inner-hum/core/formats';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { createRandom } from '@inner-hum/core/signal';
-import { trialExercise, trialOrder, type Side } from '@inner-hum/core/trial';
+import { trialExercise, trialOrder, usualAttacks, type Side } from '@inner-hum/core/trial';
 import { profileOf } from './horns.ts';
 import { phraseOf } from './phraseOf.ts';
 import type { Scene, SceneTake } from './scene.ts';
@@ -19,6 +19,7 @@ export const TRIALS: (DemoTrial & { answersMs: Record<Side, number>; spreadCents
       tone: 'softStart',
       writtenMidi: writtenMidi(59),
       cues: { a: 'warm air', b: 'cold air' },
+      attacks: usualAttacks('softStart'),
       pairs: 8,
       answersMs: { a: 130, b: 205 },
       spreadCents: { a: 1.5, b: 1.5 },
@@ -32,6 +33,7 @@ export const TRIALS: (DemoTrial & { answersMs: Record<Side, number>; spreadCents
       tone: 'longTone',
       writtenMidi: writtenMidi(67),
       cues: { a: 'lip over teeth', b: 'lip out' },
+      attacks: usualAttacks('longTone'),
       pairs: 6,
       answersMs: { a: 110, b: 110 },
       spreadCents: { a: 2, b: 2 },

@@ -26,7 +26,15 @@ export function playersHorn({
 }
 
 /** Options whose value is a word. */
-const WORDS: ReadonlySet<Option['kind']> = new Set(['choice', 'mark', 'keys', 'notes', 'pick']);
+const WORDS: ReadonlySet<Option['kind']> = new Set([
+  'choice',
+  'mark',
+  'keys',
+  'notes',
+  'pick',
+  'softs',
+  'order',
+]);
 const isWord = (option: Option | undefined) => option !== undefined && WORDS.has(option.kind);
 
 /** Reads what was chosen of a family from the address, option by option; what is missing or wrong becomes the usual. */

@@ -2,6 +2,7 @@ import { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_RATE_HZ, MIN_RATE_HZ } from '@inner-hum/core/hearing';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { AIMS } from '@inner-hum/core/plan';
+import { TRIAL_ATTACKS } from '@inner-hum/core/trial';
 import * as yup from 'yup';
 import type { OwnTable } from './tables.ts';
 import { CHECK_KINDS } from './gearRecords.ts';
@@ -23,6 +24,7 @@ const finite = yup
   .number()
   .required()
   .test('finite', '${path} must be a finite number', (value) => Number.isFinite(value));
+const attack = yup.string().oneOf(TRIAL_ATTACKS).required();
 const numbers = yup.array(finite).max(20_000).required();
 
 const exercise = yup
@@ -160,6 +162,7 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
     tone: yup.string().required(),
     writtenMidi: yup.number().required(),
     cues: yup.object({ a: text(200), b: text(200) }).required(),
+    attacks: yup.object({ a: attack, b: attack }).required(),
     pairs: yup.number().integer().min(1).max(1000).required(),
     deletedAt: timeOrNot,
   }),

@@ -113,7 +113,10 @@ export const TABLES = {
     }),
   }),
   performances: own<PerformanceRecord>({ schema: { 8: 'takeId' }, ofTake: 'takeId' }),
-  trials: own<TrialRecord>({ schema: { 8: 'id' }, upgrades: { 10: [up.nameTrialFigure] } }),
+  trials: own<TrialRecord>({
+    schema: { 8: 'id' },
+    upgrades: { 10: [up.nameTrialFigure], 12: [up.giveAttacks] },
+  }),
   aims: own<AimRecord>({
     schema: { 8: 'id' },
     upgrades: { 10: [up.nameAimFigure] },

@@ -1,6 +1,7 @@
 import type { parseExercise } from '@inner-hum/core/exercise';
 import { MAX_PARTIAL } from '@inner-hum/core/hearing';
 import type { HornId } from '@inner-hum/core/horn';
+import { usualAttacks, type TrialTone } from '@inner-hum/core/trial';
 import { firstMouthpiece } from './gear.ts';
 import { wallClock } from './moment.ts';
 import type { TakeRecord } from './records.ts';
@@ -172,6 +173,11 @@ export function nameColumns(row: { columns: Record<string, Float32Array> }): voi
 /** Version 9 to 10: so is the figure of a trial. */
 export function nameTrialFigure(trial: { measure: string }): void {
   trial.measure = newName(trial.measure);
+}
+
+/** Version 11 to 12: either cue of a trial has its own attack; until then it was that of what is played. */
+export function giveAttacks(trial: { tone: TrialTone; attacks?: object }): void {
+  trial.attacks ??= usualAttacks(trial.tone);
 }
 
 /** Version 9 to 10: so is the figure of an aim. */

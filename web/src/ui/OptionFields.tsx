@@ -8,6 +8,8 @@ import { decimals } from '../words/index.ts';
 import { Flex } from '@chakra-ui/react';
 import { ActionButton } from './ActionButton.tsx';
 import { Choice } from './Choice.tsx';
+import { OrderField } from './OrderField.tsx';
+import { SoftestField } from './SoftestField.tsx';
 import { nextTempo } from './nextTempo.ts';
 import { NoteGlyph } from '../notation/index.ts';
 import { PickField } from './PickField.tsx';
@@ -24,11 +26,21 @@ interface OptionFieldsProps {
   hornId: HornId;
   /** Which to show, in this order; all where absent. */
   only?: readonly OptionName[];
+  /** Softest marks of notes as the player lately played them, as one word; absent: not asked for here. */
+  softestMarks?: string;
   onChange(change: Choices): void;
 }
 
 /** What may be chosen of a family of drills, each with its usual value already there. */
-export function OptionFields({ options, choices, naming, hornId, only, onChange }: OptionFieldsProps) {
+export function OptionFields({
+  options,
+  choices,
+  naming,
+  hornId,
+  only,
+  softestMarks,
+  onChange,
+}: OptionFieldsProps) {
   const { t } = useTranslation();
   const names = (only ?? (Object.keys(options) as OptionName[])).filter((name) => options[name]);
   return names.map((name) => {
@@ -39,6 +51,28 @@ export function OptionFields({ options, choices, naming, hornId, only, onChange 
     const value = choices[name] ?? option.usual;
     // Fingerings are chosen in High notes, the notes of a chart run on the Horn map.
     if (option.kind === 'keys' || option.kind === 'notes') return null;
+    if (option.kind === 'softs')
+      return softestMarks === undefined ? null : (
+        <SoftestField
+          key={name}
+          label={label}
+          value={String(value)}
+          lately={softestMarks}
+          naming={naming}
+          onChange={set}
+        />
+      );
+    if (option.kind === 'order')
+      return (
+        <OrderField
+          key={name}
+          legend={label}
+          values={option.values}
+          value={String(value)}
+          textOf={(each) => valueText(each, t)}
+          onChange={set}
+        />
+      );
     if (option.kind === 'pick')
       return (
         <PickField
@@ -112,11 +146,10 @@ function valueText(value: string, t: TFunction): string {
   return /^[A-G][b#]?$/.test(value) ? signedKey(value) : t(`chosen.${value as 'both'}`);
 }
 
-function step(
-  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' | 'pick' }>,
-  value: number | string,
-  by: 1 | -1,
-) {
+/** Options that go up and down by steps. */
+type StepOption = Extract<Option, { kind: 'note' | 'sounding' | 'number' | 'mark' }>;
+
+function step(option: StepOption, value: number | string, by: 1 | -1) {
   if (option.kind === 'mark') {
     const index = DYNAMIC_MARKS.findIndex((mark) => mark === value) + by;
     return DYNAMIC_MARKS[Math.max(0, Math.min(DYNAMIC_MARKS.length - 1, index))];
@@ -128,7 +161,7 @@ function step(
 
 /** How a value is typed: notes by name, numbers as they are; beyond its bounds it goes as far as they do. */
 function typedOption(
-  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' | 'pick' }>,
+  option: StepOption,
   value: number | string,
   naming: NoteNaming,
   hornId: HornId,
@@ -162,7 +195,7 @@ function readNumber(typed: string, scale: number): number | null {
 }
 
 function shown(
-  option: Exclude<Option, { kind: 'choice' | 'keys' | 'notes' | 'pick' }>,
+  option: StepOption,
   value: number | string,
   naming: NoteNaming,
   hornId: HornId,

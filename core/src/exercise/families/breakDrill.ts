@@ -1,11 +1,21 @@
 import type { NoteItem, Phrase } from '../exercise.ts';
 import { OPEN_D_KEYS } from './matchDrills.ts';
 import { defineFamily, note, restOf, slurred } from './family.ts';
-import { choiceOption, markOption, paceOption, tempoOption, timesOption } from './options.ts';
+import {
+  choiceOption,
+  markOption,
+  orderOption,
+  paceOption,
+  readOrder,
+  tempoOption,
+  timesOption,
+} from './options.ts';
 
 type Pattern = Pick<Phrase, 'items'> & Partial<Phrase>;
 
 const [C5, D5, E5, F5] = [72, 74, 76, 77];
+
+const BREAK_PATTERNS = ['twoDown', 'threeDown', 'overRest', 'slurUp'] as const;
 
 /** Over the break between C#5 and D5, from above and from below, slurred and over a gap without a breath. */
 export const breakDrill = defineFamily({
@@ -18,21 +28,20 @@ export const breakDrill = defineFamily({
       ? null
       : {
           path: choiceOption(['asWritten', 'fromBelow'], 'asWritten'),
+          order: orderOption(BREAK_PATTERNS),
           route: choiceOption(['own', 'openD'], 'own'),
           tries: timesOption(1, 1, 8),
           from: markOption('mf'),
           tempoBpm: tempoOption(60),
           start: paceOption('ownTime'),
         },
-  write({ path, route, tries, from }) {
+  write({ path, order, route, tries, from }) {
     const opened = (item: NoteItem): NoteItem =>
       route === 'openD' ? { ...item, keys: [...OPEN_D_KEYS] } : item;
-    const fromAbove: Pattern[] = [
-      { items: [note(E5, 4, from), opened(slurred(D5, 4, from))] },
-      { items: [note(F5, 2, from), slurred(E5, 2, from), opened(slurred(D5, 4, from))] },
-    ];
-    const fromBelow: Pattern[] = [
-      {
+    const patterns: Record<(typeof BREAK_PATTERNS)[number], Pattern> = {
+      twoDown: { items: [note(E5, 4, from), opened(slurred(D5, 4, from))] },
+      threeDown: { items: [note(F5, 2, from), slurred(E5, 2, from), opened(slurred(D5, 4, from))] },
+      overRest: {
         items: [
           note(C5, 4, from),
           { kind: 'rest', lengthBeats: 2, breath: 'none' },
@@ -40,9 +49,16 @@ export const breakDrill = defineFamily({
         ],
         breath: 'one',
       },
-      { items: [note(C5, 4, from), opened(slurred(D5, 4, from))] },
-    ];
-    const patterns = path === 'fromBelow' ? [...fromBelow, ...fromAbove] : [...fromAbove, ...fromBelow];
-    return { rest: restOf(4), phrases: patterns.map((pattern) => ({ ...pattern, repeats: tries })) };
+      slurUp: { items: [note(C5, 4, from), opened(slurred(D5, 4, from))] },
+    };
+    const usual =
+      path === 'fromBelow'
+        ? ([...BREAK_PATTERNS.slice(2), ...BREAK_PATTERNS.slice(0, 2)] as const)
+        : BREAK_PATTERNS;
+    const chosen = readOrder(order, BREAK_PATTERNS);
+    return {
+      rest: restOf(4),
+      phrases: (chosen.length > 0 ? chosen : usual).map((name) => ({ ...patterns[name], repeats: tries })),
+    };
   },
 });

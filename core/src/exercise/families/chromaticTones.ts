@@ -11,6 +11,7 @@ import {
   startOption,
   tempoOption,
 } from './options.ts';
+import { readSofts, softerOf, softsOption } from './softs.ts';
 
 const FIFTH = 7;
 const OCTAVE = 12;
@@ -42,24 +43,28 @@ export const chromaticTones = defineFamily({
     beats: beatsOption(8, 4, 32),
     from: markOption('mf'),
     soft: markOption('p'),
+    softs: softsOption,
     loud: markOption('f'),
     tempoBpm: tempoOption(60),
     start: startOption('playToStart'),
   }),
-  write({ note: first, to, notes, path, shape, beats, from, soft, loud }, { lowest, highest }) {
+  write({ note: first, to, notes, path, shape, beats, from, soft, softs, loud }, { lowest, highest }) {
     const picked = pickedOf(notes, lowest, highest);
     const all = picked.length > 0 ? picked : chromatic(first, to);
     const order: PhraseOrder = path === 'byFifths' || path === 'asPicked' ? 'asWritten' : path;
-    const dynamicsOf = (place: number): { dynamics: DynamicPoint[] } | null => {
+    const own = readSofts(softs);
+    const dynamicsOf = (midi: number, place: number): { dynamics: DynamicPoint[] } | null => {
       if (shape === 'steady') return null;
       const each = shape === 'inTurn' ? (place % 2 === 0 ? 'grow' : 'fade') : shape;
-      return { dynamics: shapedDynamics({ shape: each, beats, soft, loud }) };
+      return {
+        dynamics: shapedDynamics({ shape: each, beats, soft: softerOf(own.get(midi) ?? soft, loud), loud }),
+      };
     };
     return {
       order,
       rest: { kind: 'asPlayed' },
       phrases: (path === 'byFifths' ? byFifths(all) : all).map((midi, i) => ({
-        items: [{ ...note(midi, beats, from), ...dynamicsOf(i) }],
+        items: [{ ...note(midi, beats, from), ...dynamicsOf(midi, i) }],
         breath: 'one',
       })),
     };

@@ -57,6 +57,7 @@ export {
   type Purpose,
 } from './family.ts';
 export type { HeadlineId } from './headlineId.ts';
+export { readSofts, softsWord } from './softs.ts';
 export type { Choices, Option, OptionName, Options } from './options.ts';
 export { SKILLS, type Skill } from './skill.ts';
 export { USUAL_PULL } from './usualPull.ts';

@@ -1,5 +1,6 @@
 import { fingeringKey, HIGHEST_PARTIAL, readFingeringKey } from '../../horn/index.ts';
 import { DYNAMIC_MARKS, type DynamicMark } from '../dynamics.ts';
+import { readSofts, softsWord } from './softs.ts';
 import { PACES, type Pace } from '../exercise.ts';
 
 /** What may be chosen of a family, with what is usual. `sounding`: a written note shown by the pitch that sounds. */
@@ -18,6 +19,8 @@ export type Option =
   | { kind: 'keys'; usual: '' }
   /** Written notes in order, as one word of MIDI numbers; empty: all. */
   | { kind: 'notes'; usual: '' }
+  /** A softest mark for each note by itself; see `softs.ts`. */
+  | { kind: 'softs'; usual: '' }
   /** The same, typed by the player: at most `count` between `least` and `most`. */
   | {
       kind: 'pick';
@@ -28,6 +31,8 @@ export type Option =
       unpicked: readonly number[];
       usual: '';
     }
+  /** Some of several words, in an order of the player's own; empty: all, as is usual. */
+  | { kind: 'order'; values: readonly string[]; usual: '' }
   | { kind: 'choice'; values: readonly string[]; usual: string };
 
 /** Names of options; they stand in addresses, and each has words in the message file. */
@@ -55,6 +60,7 @@ export type OptionName =
   | 'changes'
   | 'value'
   | 'soft'
+  | 'softs'
   | 'minutes'
   | 'tries'
   | 'rounds'
@@ -66,6 +72,7 @@ export type OptionName =
   | 'loud'
   | 'keys'
   | 'notes'
+  | 'order'
   | 'pull'
   | 'vibrato'
   | 'ways'
@@ -81,7 +88,7 @@ export type Chosen<Own> = {
     ? DynamicMark
     : Own[Name] extends { kind: 'choice'; values: readonly (infer Value)[] }
       ? Value
-      : Own[Name] extends { kind: 'keys' | 'notes' | 'pick' }
+      : Own[Name] extends { kind: 'keys' | 'notes' | 'pick' | 'softs' | 'order' }
         ? string
         : number;
 };
@@ -113,6 +120,14 @@ export const markOption = (usual: DynamicMark) => ({ kind: 'mark', usual }) as c
 /** One of several words. */
 export const choiceOption = <const Value extends string>(values: readonly Value[], usual: Value) =>
   ({ kind: 'choice', values, usual }) as const;
+/** Some of several words in an order of one's own. */
+export const orderOption = <const Value extends string>(values: readonly Value[]) =>
+  ({ kind: 'order', values, usual: '' }) as const;
+/** The words of such an order, each once. */
+export const readOrder = <Value extends string>(word: string, values: readonly Value[]): Value[] => [
+  ...new Set(word.split('.').flatMap((each) => values.find((value) => value === each) ?? [])),
+];
+
 /** Whether the first note sets the beat, or a bar is counted before it. */
 export const startOption = (usual: 'playToStart' | 'countIn') =>
   choiceOption(['playToStart', 'countIn'], usual);
@@ -152,6 +167,9 @@ export function chosenOf(option: Option, value: unknown): number | string {
   }
   if (option.kind === 'notes' || option.kind === 'pick')
     return typeof value === 'string' ? readNotes(value).join('.') : '';
+  if (option.kind === 'order')
+    return typeof value === 'string' ? readOrder(value, option.values).join('.') : '';
+  if (option.kind === 'softs') return typeof value === 'string' ? softsWord(readSofts(value)) : '';
   if (option.kind === 'keys') return typeof value === 'string' ? fingeringKey(readFingeringKey(value)) : '';
   if (typeof value !== 'number' || !Number.isFinite(value)) return option.usual;
   return between(option.least, option.most, Math.round(value));

@@ -7,6 +7,7 @@ import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../addres
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
 import { familyName } from '../../notation/index.ts';
 import { currentSearch } from '../../ui/index.ts';
+import { useSoftestMarks } from './useSoftestMarks.ts';
 import { FamilyView } from './FamilyView.tsx';
 
 /** One family read closely: all its choices, its music, and from here to the Stand, to paper or to a copy of one's own. */
@@ -18,6 +19,7 @@ export function Component() {
   const settings = useLiveQuery(readSettings);
   const last = useLiveQuery(lastTakes);
   const family = familyById(familyId) ?? FAMILIES[0];
+  const softestMarks = useSoftestMarks();
   const horn = settings && playersHorn(settings);
   const read = useMemo(() => {
     const options = horn && family.options(horn);
@@ -43,6 +45,7 @@ export function Component() {
         const standing = readDrill(currentSearch(), family, horn);
         void navigate(shelfAddress(family, horn, { ...standing, ...change }), { replace: true });
       }}
+      softestMarks={softestMarks}
       onStar={() => void toggleFavourite(family.id)}
       onCopy={() => {
         if (!read) return;

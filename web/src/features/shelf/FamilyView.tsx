@@ -40,6 +40,8 @@ interface FamilyViewProps {
   isStarred: boolean;
   playAddress: string;
   sheetAddress: string;
+  /** Softest marks of notes as they lately were; see `OptionFields`. */
+  softestMarks: string;
   onChange(change: Choices): void;
   onStar(): void;
   onCopy(): void;
@@ -101,6 +103,7 @@ export function FamilyView(props: FamilyViewProps) {
               choices={read.choices}
               naming={naming}
               hornId={hornId}
+              softestMarks={props.softestMarks}
               onChange={props.onChange}
             />
           </Flex>

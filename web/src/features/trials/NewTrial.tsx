@@ -5,11 +5,13 @@ import {
   LEAST_PAIRS,
   MOST_PAIRS,
   QUESTIONS,
+  TRIAL_ATTACKS,
   TRIAL_MEASURES,
   TRIAL_TONES,
   type Question,
   type TrialMeasure,
   type TrialTone,
+  usualAttacks,
 } from '@inner-hum/core/trial';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -34,6 +36,7 @@ export function NewTrial({ horn, settings, onFix }: NewTrialProps) {
   const [tone, setTone] = useState<TrialTone>('softStart');
   const [measure, setMeasure] = useState<TrialMeasure>('responseMs');
   const [note, setNote] = useState(Math.max(horn.lowest, LOW_NOTE));
+  const [attacks, setAttacks] = useState(usualAttacks(tone));
   const [pairs, setPairs] = useState(8);
   const cues = question === 'own' ? own : { a: t(`trial.cueA.${question}`), b: t(`trial.cueB.${question}`) };
   const isReady = cues.a !== '' && cues.b !== '' && cues.a !== cues.b;
@@ -43,7 +46,12 @@ export function NewTrial({ horn, settings, onFix }: NewTrialProps) {
         <Select
           label={t('trial.question')}
           value={question}
-          onChange={(value) => setQuestion(QUESTIONS.find((each) => each === value) ?? 'own')}
+          onChange={(value) => {
+            const chosen = QUESTIONS.find((each) => each === value) ?? 'own';
+            setQuestion(chosen);
+            setAttacks(chosen === 'lowStart' ? { a: 'tongued', b: 'breath' } : usualAttacks(tone));
+            setMeasure(chosen === 'lowStart' ? 'spokeAtOnce' : measure);
+          }}
           plain={QUESTIONS.map((value) => ({ value, label: t(`trial.questions.${value}`) }))}
         />
         {question === 'own' &&
@@ -59,9 +67,24 @@ export function NewTrial({ horn, settings, onFix }: NewTrialProps) {
         <Select
           label={t('trial.tone')}
           value={tone}
-          onChange={(value) => setTone(TRIAL_TONES.find((each) => each === value) ?? 'softStart')}
+          onChange={(value) => {
+            const chosen = TRIAL_TONES.find((each) => each === value) ?? 'softStart';
+            setTone(chosen);
+            if (question !== 'lowStart') setAttacks(usualAttacks(chosen));
+          }}
           plain={TRIAL_TONES.map((value) => ({ value, label: t(`trial.tones.${value}`) }))}
         />
+        {(['a', 'b'] as const).map((side) => (
+          <Select
+            key={side}
+            label={t('trial.attack', { cue: cues[side] || t(`trial.own.${side}`) })}
+            value={attacks[side]}
+            onChange={(value) =>
+              setAttacks({ ...attacks, [side]: TRIAL_ATTACKS.find((each) => each === value) ?? 'any' })
+            }
+            plain={TRIAL_ATTACKS.map((value) => ({ value, label: t(`attack.${value}`) }))}
+          />
+        ))}
         <Select
           label={t('filter.note')}
           value={String(note)}
@@ -92,6 +115,7 @@ export function NewTrial({ horn, settings, onFix }: NewTrialProps) {
             hornId: horn.id,
             question,
             cues,
+            attacks,
             tone,
             writtenMidi: writtenMidi(note),
             measure,

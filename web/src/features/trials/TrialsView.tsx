@@ -72,7 +72,9 @@ export function TrialsView({ trials: { settings, trials }, horn, ...props }: Tri
                     </ActionButton>
                   </Flex>
                 </Box>
-                {result.less !== 'open' && result.pairs.length > 0 && <PairPicture played={played} />}
+                {result.less !== 'open' && result.pairs.length > 0 && trial.measure !== 'spokeAtOnce' && (
+                  <PairPicture played={played} />
+                )}
               </Flex>
             </Box>
           );

@@ -1,5 +1,4 @@
-import { practisedNotes } from '@inner-hum/core/practice';
-import { cueOrder, measureOf, trialResult, type Sitting, type TrialResult } from '@inner-hum/core/trial';
+import { cueOrder, trialResult, trialValue, type Sitting, type TrialResult } from '@inner-hum/core/trial';
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
   listTrials,
@@ -31,9 +30,7 @@ function sittingOf({ round, takes }: RoundTakes, { cues, measure }: TrialRecord)
     order,
     values: order.flatMap((_, phrase) => {
       const take = takes.findLast((each) => each.phrase === phrase);
-      if (!take?.context || !take.analysis) return [];
-      const note = practisedNotes(take.context, take.analysis, take).at(0);
-      return [note ? measureOf(note, measure) : null];
+      return take?.context && take.analysis ? [trialValue(take.context, take.analysis, measure)] : [];
     }),
   };
 }
