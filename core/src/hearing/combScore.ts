@@ -21,6 +21,15 @@ const STILL_SURE = 0.85;
 const NEAR_CELLS = 4;
 /** A tone over this does not fall under the long window's border from one frame to the next without being missed. */
 const EARLY_ABOVE_HZ = 1.1 * LONG_WINDOW_BELOW_HZ;
+/**
+ * Under this the octave below is under the border. An attack of a low note may hold nothing but even harmonics, and reads an octave high
+ * in a short window: so long the octave below is looked for in every frame, then in one of so many.
+ */
+const UNDOUBTED_ABOVE_HZ = 2.1 * LONG_WINDOW_BELOW_HZ;
+const SETTLING_FRAMES = 8;
+const DOUBT_EVERY = 12;
+/** Frames whose pitch is this near are of one tone. */
+const SAME_TONE_SHARE = 0.04;
 
 /** Candidates of one frame, best first; only the first `count` mean anything. */
 export interface Candidates {
@@ -82,6 +91,9 @@ export function createCombScore(): CombScore {
   let sureHz = 0;
   let sureScore = 0;
   let framesSinceAll = 0;
+  /** How many frames of this tone were searched with the long window, and how many since the last. */
+  let longFrames = 0;
+  let framesSinceLong = 0;
 
   /** Scores cells `from` to `to`: tooth by tooth over all cells, which reads the grid in one sweep each time. */
   function scoreRange(
@@ -161,7 +173,10 @@ export function createCombScore(): CombScore {
 
   const isSure = () => sureScore >= SURE_SCORE;
   return {
-    canSearchEarly: () => isSure() && sureHz > EARLY_ABOVE_HZ,
+    canSearchEarly: () =>
+      isSure() &&
+      (sureHz > UNDOUBTED_ABOVE_HZ ||
+        (sureHz > EARLY_ABOVE_HZ && longFrames >= SETTLING_FRAMES && framesSinceLong < DOUBT_EVERY)),
     search(spectra, withLong, out) {
       out.count = 0;
       const shortEnergy = short.fill(spectra.short);
@@ -176,6 +191,10 @@ export function createCombScore(): CombScore {
         searchAll(spectra, shortEnergy, withLong, out);
         if (!withLong && (out.count === 0 || out.score[0] < STILL_SURE * sureScore)) return false;
       }
+      const hz = out.count > 0 ? out.f0Hz[0] : 0;
+      if (Math.abs(hz / sureHz - 1) > SAME_TONE_SHARE) longFrames = 0;
+      if (withLong) longFrames++;
+      framesSinceLong = withLong ? 0 : framesSinceLong + 1;
       sureScore = out.count > 0 ? out.score[0] : 0;
       sureHz = out.f0Hz[0];
       return true;

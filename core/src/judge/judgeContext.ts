@@ -1,7 +1,9 @@
 import { scoreOf, secondsPerBeat, type TimedItem } from '../exercise/index.ts';
 import type { NonPlayerSpan, FrameTrack } from '../hearing/index.ts';
 import { frameMask, quietestRoom } from '../tone/index.ts';
+import { playersFrames } from './playersFrames.ts';
 import type { TakeContext } from './takeContext.ts';
+import { roomBetween, withoutRoomNoise } from './withoutRoomNoise.ts';
 import { TOLERANCES, type Tolerance } from './tolerances.ts';
 
 /** What every part of judging one take needs, put together once. */
@@ -24,12 +26,18 @@ export interface JudgeContext {
 
 /** Puts together what every item of a take is judged by. `foreign`: spans that are not the player. */
 export function createJudgeContext(
-  track: FrameTrack,
+  heard: FrameTrack,
   context: TakeContext,
   foreign: readonly NonPlayerSpan[],
 ): JudgeContext {
-  const room = context.room ?? quietestRoom(track);
+  const room = context.room ?? quietestRoom(heard);
   const score = scoreOf(context.exercise);
+  const own = playersFrames(heard, score, context);
+  const asksAir = score.some(({ item }) => item.kind === 'air');
+  const between = roomBetween(own.track, own.hasOthers, asksAir);
+  const track = between === null ? own.track : withoutRoomNoise(own.track, between.noiseDb, own.hasOthers);
+  // Air that others make is no air of the player's.
+  const othersAir = own.hasOthers ? (between?.airDb ?? null) : null;
   return {
     track,
     context,
@@ -39,7 +47,7 @@ export function createJudgeContext(
     written: score,
     secondsPerBeat: secondsPerBeat(context.exercise),
     tolerance: TOLERANCES[context.toleranceId],
-    roomAir: room?.airDb ?? null,
+    roomAir: room && Math.max(room.airDb, othersAir ?? -Infinity),
     roomLevelDb: room?.levelDb ?? null,
   };
 }

@@ -23,6 +23,7 @@ import {
 } from '../judge/index.ts';
 import { playExercise, PROFILES, type ItemFault, type StandInProfile } from '../standin/index.ts';
 import { additiveSound } from '../testing/additiveSound.ts';
+import type { Disturb } from '../testing/disturbances.ts';
 import { truthTrack } from '../testing/truthTrack.ts';
 
 /** What must be said: nothing that stands out, or one of these on each of these items of the score. */
@@ -82,6 +83,7 @@ export function playAndJudge(
   row: Pick<VerdictRow, 'hornId' | 'change' | 'faults' | 'profile' | 'context' | 'onlySimulated'>,
   ear: Ear,
   seed = 7,
+  disturb: Disturb = (samples) => samples.slice(),
 ): TakeAnalysis | null {
   const request = {
     exercise: row.change?.(written) ?? written,
@@ -98,10 +100,10 @@ export function playAndJudge(
   let heard: { track: FrameTrack; beatZeroSeconds: number };
   if (ear === 'additive') {
     const { samples, beatZeroSeconds } = additiveSound(request);
-    heard = { track: listenTo(samples, RATE), beatZeroSeconds };
+    heard = { track: listenTo(disturb(samples, RATE), RATE), beatZeroSeconds };
   } else if (ear === 'simulated' || row.onlySimulated) {
     const { samples, beatZeroSeconds } = playExercise(request);
-    heard = { track: listenTo(samples, RATE), beatZeroSeconds };
+    heard = { track: listenTo(disturb(samples, RATE), RATE), beatZeroSeconds };
   } else heard = truthTrack(request);
   return analyseTake(
     heard.track,
@@ -120,9 +122,9 @@ export function playAndJudge(
 }
 
 /** Plays a row and judges it by what is written. */
-export function runRow(row: VerdictRow, ear: Ear, seed = 7): RowResult {
+export function runRow(row: VerdictRow, ear: Ear, seed = 7, disturb?: Disturb): RowResult {
   const written = writtenOf(row);
-  const analysis = playAndJudge(written, row, ear, seed);
+  const analysis = playAndJudge(written, row, ear, seed, disturb);
   const items = analysis?.items ?? [];
   return { row, written, analysis, said: saidOf(items), wrong: wrongOf(row, items) };
 }

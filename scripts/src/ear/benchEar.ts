@@ -90,7 +90,7 @@ ${table(
 
 Three notes of 6 s, every ear in turn, nine rounds, before the process has heard anything else. Ours gives level, clarity, colour, breath and harmonics beside the pitch. In this run it is ${number(speed.ratio, 1)} times as fast as pitchy
 and hears ${number(1 / cost, 0)} times faster than real time: live, ${number(100 * cost, 1)} % of a core. A frame is told at most
-${number(lookAhead.above115Ms, 0)} ms after its middle above 115 Hz and ${number(lookAhead.below115Ms, 0)} ms below, while the tone is settled; after silence or a change
+${number(lookAhead.above242Ms, 0)} ms after its middle above 242 Hz and ${number(lookAhead.below242Ms, 0)} ms below (there most are as early, but the octave below is looked for), while the tone is settled; after silence or a change
 ${number(lookAhead.unsettledMs, 0)} ms at any pitch. Live and offline give the same frames, bit by bit.
 
 At other rates, ours, median / 95th percentile in cents; missed / gross / octave in per cent:

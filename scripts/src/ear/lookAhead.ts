@@ -4,9 +4,9 @@ import { makeTone, PLAIN_TONE } from './tone.ts';
 const SAMPLE_RATE_HZ = 48000;
 const PUSH = 48;
 
-/** How long after its middle a frame is told, at worst, in ms: over and under 115 Hz while settled, and when not. */
-export function measureLookAhead(): { above115Ms: number; below115Ms: number; unsettledMs: number } {
-  const worst = { above115Ms: 0, below115Ms: 0, unsettledMs: 0 };
+/** How long after its middle a frame is told, at worst, in ms: over and under 242 Hz while settled, and when not. */
+export function measureLookAhead(): { above242Ms: number; below242Ms: number; unsettledMs: number } {
+  const worst = { above242Ms: 0, below242Ms: 0, unsettledMs: 0 };
   for (const f0Hz of [65.4, 98, 138.6, 233.1, 466.2, 1046.5]) {
     const { samples } = makeTone({
       ...PLAIN_TONE,
@@ -26,7 +26,7 @@ export function measureLookAhead(): { above115Ms: number; below115Ms: number; un
         const seconds = frame * FRAME_SECONDS;
         const lateMs = 1000 * ((n + PUSH) / SAMPLE_RATE_HZ - seconds);
         const kind =
-          seconds < 0.45 || seconds > 1.4 ? 'unsettledMs' : f0Hz < 115 ? 'below115Ms' : 'above115Ms';
+          seconds < 0.45 || seconds > 1.4 ? 'unsettledMs' : f0Hz < 242 ? 'below242Ms' : 'above242Ms';
         worst[kind] = Math.max(worst[kind], lateMs);
       }
     }

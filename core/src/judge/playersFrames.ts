@@ -1,0 +1,171 @@
+import { markFraction, noteTarget, type DynamicScale, type TimedItem } from '../exercise/index.ts';
+import { columnValue, FRAME_SECONDS, FrameTrack } from '../hearing/index.ts';
+import { centsBetween } from '../horn/index.ts';
+import { percentile } from '../stats/index.ts';
+import { continues, partialOf } from '../tone/index.ts';
+import type { TakeContext } from './takeContext.ts';
+
+/** So far from every note that is asked, and from every partial of its tube, nobody who plays it is by accident. */
+const NEAR_CENTS = 180;
+const BENT_CENTS = 700;
+/** Partials to which a note may slip. */
+const HIGHEST_SLIP = 8;
+/** What is this far under the loud part of a take, at a pitch that nothing asks for, is somebody or something else. */
+const UNDER_LOUD_DB = 12;
+/** So far under the softest that is written nobody plays, whatever the pitch. */
+const FAR_UNDER_DB = 24;
+/** What lasts so long may be a note of the player's, as soft as the softest that is written. */
+const NOTE_FRAMES = Math.round(0.25 / FRAME_SECONDS);
+/** A sound at a pitch that is asked for is the player's where it stands so far over what else is heard... */
+const OVER_OTHERS_DB = 6;
+/** ...or lasts as long as no syllable and no note of a line does. */
+const LONG_FRAMES = Math.round(0.8 / FRAME_SECONDS);
+/** Between two tones of the player so near there is nobody else: a change of notes, a slip, a scoop. */
+const BESIDE_FRAMES = Math.round(0.12 / FRAME_SECONDS);
+const AS_LOUD_DB = 8;
+const CLEAR = 0.6;
+const LOUD_PERCENT = 95;
+/** A drone stands from here on, so long, at one level and pitch. */
+const STANDS_FROM_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const STANDS_FRAMES = Math.round(0.25 / FRAME_SECONDS);
+const STANDING_DB = 4;
+const STANDING_CENTS = 30;
+
+interface Run {
+  first: number;
+  last: number;
+  /** Loudest clear frame of it, dBFS. */
+  peakDb: number;
+  /** Pitch of its first frame. */
+  hz: number;
+  isAsked: boolean;
+}
+
+/** What a take is without everybody else, and how much there was of them. */
+export interface PlayersFrames {
+  track: FrameTrack;
+  /** Somebody or something else was heard beside the player. */
+  hasOthers: boolean;
+}
+
+/**
+ * The frames of a take with the pitch of everybody else taken out: a neighbour's horn, speech, a radio, a drone, the hum of the mains, where
+ * they are softer than the player and sound at pitches that nothing asks for, and what is no louder than they are and short, or stands
+ * there before the player does. The track itself where nothing is taken out, and where anything may sound (free playing).
+ */
+export function playersFrames(
+  track: FrameTrack,
+  score: readonly TimedItem[],
+  { exercise, hornId, a4Hz, scale }: Pick<TakeContext, 'exercise' | 'hornId' | 'a4Hz' | 'scale'>,
+): PlayersFrames {
+  if (score.some(({ item }) => item.kind === 'free')) return { track, hasOthers: false };
+  const targets = score.flatMap(({ item }) =>
+    item.kind === 'note' || item.kind === 'hum'
+      ? [
+          {
+            ...noteTarget(exercise, item, hornId, a4Hz),
+            isHum: item.kind === 'hum',
+            nearCents: item.kind === 'note' && item.bend ? BENT_CENTS : NEAR_CENTS,
+          },
+        ]
+      : [],
+  );
+  const isAsked = (hz: number) =>
+    targets.some(({ targetHz, tubeHz, isHum, nearCents }) => {
+      const cents = centsBetween(hz, targetHz);
+      if (Math.abs(isHum ? cents - 1200 * Math.round(cents / 1200) : cents) <= nearCents) return true;
+      return hz < (HIGHEST_SLIP + 0.5) * tubeHz && partialOf(hz, tubeHz) !== null;
+    });
+  const runs = runsOf(track, isAsked);
+  const loudDb = loudOf(track);
+  const rangeDb = writtenRangeDb(score, scale);
+  const isQuiet = ({ peakDb, first, last }: Run) =>
+    peakDb < loudDb - UNDER_LOUD_DB - (last - first >= NOTE_FRAMES ? rangeDb : 0);
+  const isFarUnder = ({ peakDb }: Run) => peakDb < loudDb - rangeDb - FAR_UNDER_DB;
+  const sure = runs.filter(
+    (run) => (isFarUnder(run) || (!run.isAsked && isQuiet(run))) && !isBetween(run, runs),
+  );
+  const standing = standingTone(runs, isQuiet);
+  if (sure.length === 0 && standing === null) return { track, hasOthers: false };
+  const othersDb = percentile(
+    sure.map(({ peakDb }) => peakDb),
+    LOUD_PERCENT,
+  );
+  const isFaint = ({ peakDb, first, last }: Run) =>
+    othersDb !== null && peakDb < othersDb + OVER_OTHERS_DB && last - first + 1 < LONG_FRAMES;
+  const stands = (run: Run) =>
+    standing !== null &&
+    isQuiet(run) &&
+    Math.abs(run.peakDb - standing.peakDb) < STANDING_DB &&
+    Math.abs(centsBetween(run.hz, standing.hz)) < STANDING_CENTS;
+  const own = runs.filter((run) => run.isAsked && !isFaint(run) && !stands(run) && !isFarUnder(run));
+  const columns = track.slice(0);
+  for (const run of runs) {
+    if (own.includes(run)) continue;
+    if (!stands(run) && ((!run.isAsked && !isQuiet(run)) || isBetween(run, own))) continue;
+    columns.f0Hz.fill(NaN, run.first, run.last + 1);
+    columns.clarity.fill(0, run.first, run.last + 1);
+  }
+  return { track: FrameTrack.from(columns), hasOthers: true };
+}
+
+/** A tone that is there when the take begins, before the player: a drone. */
+function standingTone(runs: readonly Run[], isQuiet: (run: Run) => boolean): Run | null {
+  const [first] = runs;
+  const lasts = first && first.first <= STANDS_FROM_FRAMES && first.last - first.first >= STANDS_FRAMES;
+  return lasts && isQuiet(first) ? first : null;
+}
+
+/** Stretches of connected pitch, each all asked for or all not. */
+function runsOf(track: FrameTrack, isAsked: (hz: number) => boolean): Run[] {
+  const { f0Hz, levelDb, clarity } = track.columns;
+  const runs: Run[] = [];
+  const close = () => {
+    const run = runs.at(-1);
+    if (!run) return;
+    // Air over the end of a tone makes its last frames louder, and unclear.
+    const frames = Array.from({ length: run.last - run.first + 1 }, (_, i) => run.first + i);
+    const clear = frames.filter((frame) => clarity[frame] >= CLEAR);
+    run.peakDb = Math.max(...(clear.length > 0 ? clear : frames).map((frame) => levelDb[frame]));
+  };
+  for (let i = 0; i < track.count; i++) {
+    const hz = columnValue(f0Hz, i);
+    if (hz === null) continue;
+    const asked = isAsked(hz);
+    const open = runs.at(-1);
+    if (open?.last === i - 1 && open.isAsked === asked && continues(track, i)) {
+      open.last = i;
+      continue;
+    }
+    close();
+    runs.push({ first: i, last: i, peakDb: -Infinity, hz, isAsked: asked });
+  }
+  close();
+  return runs;
+}
+
+/** Whether a run lies between two tones of the player, about as loud as the softer of them. */
+function isBetween({ first, last, peakDb }: Run, runs: readonly Run[]): boolean {
+  if (last - first + 1 > 2 * BESIDE_FRAMES) return false;
+  const isTone = (run: Run) => run.isAsked && run.last - run.first >= BESIDE_FRAMES / 2;
+  const before = runs.findLast((run) => run.last < first && isTone(run));
+  const after = runs.find((run) => run.first > last && isTone(run));
+  if (!before || !after) return false;
+  if (first - before.last > BESIDE_FRAMES || after.first - last > BESIDE_FRAMES) return false;
+  return peakDb > Math.min(before.peakDb, after.peakDb) - AS_LOUD_DB;
+}
+
+/** From the softest to the loudest that is written, dB. */
+function writtenRangeDb(score: readonly TimedItem[], { floorDb, ceilingDb }: DynamicScale): number {
+  const fractions = score.flatMap(({ item }) =>
+    item.kind === 'note' ? item.dynamics.map(({ mark }) => markFraction(mark)) : [],
+  );
+  if (fractions.length === 0) return 0;
+  return (Math.max(...fractions) - Math.min(...fractions)) * (ceilingDb - floorDb);
+}
+
+function loudOf({ columns: { f0Hz, levelDb }, count }: FrameTrack): number {
+  const levels: number[] = [];
+  for (let i = 0; i < count; i++) if (columnValue(f0Hz, i) !== null) levels.push(levelDb[i]);
+  return percentile(levels, LOUD_PERCENT) ?? -Infinity;
+}
