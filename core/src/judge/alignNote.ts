@@ -42,10 +42,11 @@ export function alignNote(
   zero: number | null,
   isSlurred: boolean,
 ): AlignedNote {
-  const { track, context, foreign, masked, secondsPerBeat, tolerance, roomAir } = judging;
+  const { track, context, foreign, masked, secondsPerBeat, tolerance, roomAir, roomDecayDbPerSecond } =
+    judging;
   const { hornId, a4Hz, scale, droneSpoils = false, exercise } = context;
   const target = noteTarget(exercise, note, hornId, a4Hz);
-  const heard = readHistory(track, span, target, roomAir, foreign);
+  const heard = readHistory(track, span, target, roomAir, foreign, roomDecayDbPerSecond);
   const history = note.bend ? withoutSlips(heard) : heard;
   const { onsetSeconds, slips, gaps } = history;
   const noteZero = zero === null ? onsetSeconds : zero + startBeat * secondsPerBeat;

@@ -67,7 +67,7 @@ export function analyseRecording(
     const soundingHz = medianHz(track, span);
     const writtenMidi = fingered ?? toWritten(nearestMidi(soundingHz, a4Hz), hornById(hornId));
     const target = pitchTarget({ writtenMidi }, hornId, a4Hz);
-    const history = readHistory(track, span, target, roomAir, foreign);
+    const history = readHistory(track, span, target, roomAir, foreign, null);
     events.push(...history.events);
     return {
       span,

@@ -1,4 +1,5 @@
 import {
+  DEFAULT_SCALE,
   exerciseUpTo,
   isAlone,
   isOpenEnded,
@@ -166,17 +167,26 @@ function phraseOffsetsOf(
 ): Map<number, PhraseLevel> {
   const { score, tolerance, context } = judging;
   const placed = new Map<number, PlacedNote[]>();
-  for (const [index, { measures, span }] of judged) {
+  const placedEvenly = new Map<number, PlacedNote[]>();
+  for (const [index, { measures, span, evenLessLevelDb }] of judged) {
     if (measures.levelOffsetDb === null) continue;
     const { phrase } = score[index];
     const note = { offsetDb: measures.levelOffsetDb, seconds: (span.last - span.first) * FRAME_SECONDS };
     placed.set(phrase, [...(placed.get(phrase) ?? []), note]);
+    if (evenLessLevelDb === null) continue;
+    const even = { ...note, offsetDb: note.offsetDb + evenLessLevelDb };
+    placedEvenly.set(phrase, [...(placedEvenly.get(phrase) ?? []), even]);
   }
+  const bandDb = tolerance.swellErrorDb + BEYOND_BAND_DB;
   return new Map(
     [...placed].map(([phrase, notes]) => [
       phrase,
       {
-        offsetDb: phraseOffsetDb(notes, tolerance.swellErrorDb + BEYOND_BAND_DB, context.scale),
+        offsetDb: phraseOffsetDb(notes, bandDb, context.scale),
+        // By their partials they have a place of their own, unlike any scale.
+        evenOffsetDb: placedEvenly.has(phrase)
+          ? phraseOffsetDb(placedEvenly.get(phrase) ?? [], bandDb, DEFAULT_SCALE)
+          : null,
         isAlone: notes.length < 2,
         isFlat: isFlat(judging, phrase),
       },

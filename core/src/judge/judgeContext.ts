@@ -4,6 +4,7 @@ import { frameMask, quietestRoom } from '../tone/index.ts';
 import { playersFrames } from './playersFrames.ts';
 import type { TakeContext } from './takeContext.ts';
 import { roomBetween, withoutRoomNoise } from './withoutRoomNoise.ts';
+import { withoutTails } from './withoutTails.ts';
 import { TOLERANCES, type Tolerance } from './tolerances.ts';
 
 /** What every part of judging one take needs, put together once. */
@@ -22,7 +23,12 @@ export interface JudgeContext {
   /** The room's own noise in 2-8 kHz, and of the whole band; null where nothing tells it. */
   roomAir: number | null;
   roomLevelDb: number | null;
+  /** How fast it lets a sound sink, dB/s; null where it is dry. */
+  roomDecayDbPerSecond: number | null;
 }
+
+/** In a room that rings, the place of the microphone makes a tone louder or softer by so much as its pitch moves. */
+const RINGING_DB = 2.5;
 
 /** Puts together what every item of a take is judged by. `foreign`: spans that are not the player. */
 export function createJudgeContext(
@@ -34,8 +40,10 @@ export function createJudgeContext(
   const score = scoreOf(context.exercise);
   const own = playersFrames(heard, score, context);
   const asksAir = score.some(({ item }) => item.kind === 'air');
+  // What rings on is no silence: the room is told before that is taken away.
   const between = roomBetween(own.track, own.hasOthers, asksAir);
-  const track = between === null ? own.track : withoutRoomNoise(own.track, between.noiseDb, own.hasOthers);
+  const dry = withoutTails(own.track);
+  const track = between === null ? dry.track : withoutRoomNoise(dry.track, between.noiseDb, own.hasOthers);
   // Air that others make is no air of the player's.
   const othersAir = own.hasOthers ? (between?.airDb ?? null) : null;
   return {
@@ -46,8 +54,13 @@ export function createJudgeContext(
     score,
     written: score,
     secondsPerBeat: secondsPerBeat(context.exercise),
-    tolerance: TOLERANCES[context.toleranceId],
+    tolerance: {
+      ...TOLERANCES[context.toleranceId],
+      swellErrorDb:
+        TOLERANCES[context.toleranceId].swellErrorDb + (dry.roomDecayDbPerSecond === null ? 0 : RINGING_DB),
+    },
     roomAir: room && Math.max(room.airDb, othersAir ?? -Infinity),
     roomLevelDb: room?.levelDb ?? null,
+    roomDecayDbPerSecond: dry.roomDecayDbPerSecond,
   };
 }

@@ -6,6 +6,7 @@ import {
   type TimedItem,
 } from '../exercise/index.ts';
 import { levelCurve } from './levelCurve.ts';
+import { agreedDb } from './evenLevel.ts';
 import type { JudgedNote } from './judgeNote.ts';
 import type { JudgeContext } from './judgeContext.ts';
 import type { ItemMeasures, LineMeasures } from './measures.ts';
@@ -29,7 +30,9 @@ function levelStep(before: JudgedNote, here: JudgedNote): number | null {
     return to.playedDb - to.writtenDb - (from.playedDb - from.writtenDb);
   }
   const [from, to] = [before.measures.levelOffsetDb, here.measures.levelOffsetDb];
-  return from === null || to === null ? null : to - from;
+  if (from === null || to === null) return null;
+  const [evenFrom, evenTo] = [before.evenLessLevelDb, here.evenLessLevelDb];
+  return agreedDb(to - from, evenFrom === null || evenTo === null ? null : to + evenTo - from - evenFrom);
 }
 
 /** How a note followed the one before: the change between them, and the evenness of the line. */
@@ -46,7 +49,15 @@ export function measureLine(
     return !even || from === null || to === null ? null : to - from;
   };
   const isSamePitch = before.item.writtenMidi === here.item.writtenMidi;
-  const slur = isSlurred ? measureSlur(judging.track, before.span, here.span, judging.masked) : null;
+  const slur = isSlurred
+    ? measureSlur(
+        judging.track,
+        before.span,
+        here.span,
+        judging.masked,
+        judging.roomDecayDbPerSecond !== null,
+      )
+    : null;
   return {
     stepDb: levelStep(before, here),
     stepCentroidHarmonics: step('centroidHarmonics'),

@@ -4,6 +4,7 @@ import { clearSeconds, fadeMs, type ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
 import { isRaised, measureBend } from './bend.ts';
 import { centroidSpanHarmonics } from './centroidSpan.ts';
+import { evenLevelDb } from './evenLevel.ts';
 import { endsOnBeat } from './endsOnBeat.ts';
 import { readHairpin, type Hairpin } from './hairpin.ts';
 import { heardPartial } from './heardPartial.ts';
@@ -31,6 +32,8 @@ export interface JudgedNote {
   heardPartial: number | null;
   /** Its hairpin beside its marks; null where none is written, or it cannot be told. */
   hairpin: Hairpin | null;
+  /** In a room that rings: a second opinion of its level, by its partials alike, less `measures.levelDb`. Null where there is none. */
+  evenLessLevelDb: number | null;
   /** Out of another note without a break. */
   isSlurred: boolean;
   /** The note before stood out of the line, and this one is where the line was. */
@@ -161,6 +164,7 @@ export function judgeNote(
     ...degrade,
     ...stairs.map((stair) => stairEvent(stair, noteZero, secondsPerBeat)),
   ].sort((a, b) => a.timeSeconds - b.timeSeconds);
+  const even = judging.roomDecayDbPerSecond === null ? null : evenLevelDb(track, span);
   const sounding = note.bend ? target.partial : heardPartial(track, span, target.tubeHz);
   return {
     item: note,
@@ -171,6 +175,7 @@ export function judgeNote(
     events,
     heardPartial: sounding,
     hairpin,
+    evenLessLevelDb: even === null || steady.levelDb === null ? null : even - steady.levelDb,
     isSlurred,
   };
 }

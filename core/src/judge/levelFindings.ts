@@ -1,4 +1,5 @@
 import { nearestMark, type DynamicScale } from '../exercise/index.ts';
+import { agreedDb } from './evenLevel.ts';
 import type { Finding } from './finding.ts';
 import type { EndOfHairpin, Hairpin } from './hairpin.ts';
 import type { Tolerance } from './tolerances.ts';
@@ -15,6 +16,8 @@ export interface NoteLevel {
   hairpin: Hairpin | null;
   /** Mean distance from what is written; null where there is no level to tell. */
   offsetDb: number | null;
+  /** A second opinion of how far it is from its place in the phrase; null where there is none. */
+  evenPlaceDb: number | null;
   /** The offset of its phrase, and whether the phrase has other notes to tell it by. */
   phraseOffsetDb: number;
   isAlone: boolean;
@@ -25,7 +28,7 @@ export interface NoteLevel {
 
 /** What stands out in how loud a note was: its hairpin against its marks, and its place in the phrase. */
 export function levelFindings(
-  { hairpin, offsetDb, phraseOffsetDb: phrase, isAlone, isFlat, scale }: NoteLevel,
+  { hairpin, offsetDb, evenPlaceDb, phraseOffsetDb: phrase, isAlone, isFlat, scale }: NoteLevel,
   { swellErrorDb }: Tolerance,
 ): Finding[] {
   const found: Finding[] = [];
@@ -49,7 +52,7 @@ export function levelFindings(
     if (fell) against('endLevel', hairpin.end);
   }
   const placeBand = band + (isFlat ? UNEVEN_HORN_DB : 0);
-  if (!isAlone && offsetDb !== null && Math.abs(offsetDb - phrase) > placeBand)
-    found.push({ kind: 'place', db: offsetDb - phrase });
+  const placeDb = offsetDb === null ? 0 : agreedDb(offsetDb - phrase, evenPlaceDb);
+  if (!isAlone && Math.abs(placeDb) > placeBand) found.push({ kind: 'place', db: placeDb });
   return found;
 }

@@ -101,6 +101,7 @@ export function noteAnalysis(
     level: {
       hairpin: judged.hairpin,
       offsetDb: measures.levelOffsetDb,
+      evenPlaceDb: evenPlaceDb(judged, phraseLevel),
       phraseOffsetDb: phraseLevel?.offsetDb ?? 0,
       isAlone: phraseLevel?.isAlone ?? true,
       isFlat: phraseLevel?.isFlat ?? false,
@@ -120,6 +121,13 @@ export function noteAnalysis(
     events,
     verdict: item.open ? withFirst(plain, verdictOf(findings, plain)) : verdictOf(findings, plain),
   };
+}
+
+/** How far a note is from its place by the second opinion of its level; null where there is none. */
+function evenPlaceDb({ measures, evenLessLevelDb }: JudgedNote, phrase: PhraseLevel | null): number | null {
+  const evenOffsetDb = phrase?.evenOffsetDb ?? null;
+  if (measures.levelOffsetDb === null || evenLessLevelDb === null || evenOffsetDb === null) return null;
+  return measures.levelOffsetDb + evenLessLevelDb - evenOffsetDb;
 }
 
 /** In the player's own time: the partial of the same tube to which the sound went past a note that was left out. */

@@ -13,6 +13,8 @@ import { isVibrato, vibratoFindings } from './vibratoAsked.ts';
 const PEAK_BEATS = 0.3;
 /** A note shorter than this share of what is written was broken off. */
 const SHORT_SHARE = 0.85;
+/** A hole of the tongue takes so much of a note and makes it detached, not short. */
+const DETACHED_SECONDS = 0.2;
 /** A hole this long is a new beginning, not a flicker. */
 const RESTART_SECONDS = 0.2;
 const SLUR_GAP_MS = 50;
@@ -119,7 +121,8 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   const isHole = (heard.holeAfterMs ?? 0) > SLUR_GAP_MS;
   const isShort = heard.isOwnTime
     ? sounded < Math.min(OWN_TIME_LEAST_SECONDS, SHORT_SHARE * writtenSeconds)
-    : sounded < SHORT_SHARE * writtenSeconds && missing > (1 - SHORT_SHARE) * writtenSeconds;
+    : sounded < SHORT_SHARE * writtenSeconds &&
+      missing > Math.max((1 - SHORT_SHARE) * writtenSeconds, Math.min(DETACHED_SECONDS, writtenSeconds / 2));
   if (!note.open && isShort && !isHole) found.push({ kind: 'short', heldSeconds: sounded, writtenSeconds });
   if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
   else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS) found.push({ kind: 'slowSlur', ms: m.slurMs });

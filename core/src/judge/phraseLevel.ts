@@ -13,6 +13,8 @@ export interface PlacedNote {
 /** The level of a phrase against what is written, and whether a single note tells it. */
 export interface PhraseLevel {
   offsetDb: number;
+  /** The same by the second opinion of each note; null where there is none. */
+  evenOffsetDb: number | null;
   isAlone: boolean;
   /** One steady mark for all of it: no note has a place of its own, and horns are not even over their range. */
   isFlat: boolean;

@@ -27,7 +27,13 @@ export interface Slur {
  * goes past the new one in the 300 ms after it first reaches it, in the direction of the change. gapMs: holes in the
  * sound within 0.3 s of the change. The window of the pitch (up to 85 ms on low notes) widens a change: see `npm run bench`.
  */
-export function measureSlur(track: FrameTrack, before: ToneSpan, after: ToneSpan, masked: Uint8Array): Slur {
+export function measureSlur(
+  track: FrameTrack,
+  before: ToneSpan,
+  after: ToneSpan,
+  masked: Uint8Array,
+  rings = false,
+): Slur {
   const cents = (i: number) => {
     const hz = columnValue(track.columns.f0Hz, i);
     return hz === null ? null : 1200 * Math.log2(hz);
@@ -45,7 +51,7 @@ export function measureSlur(track: FrameTrack, before: ToneSpan, after: ToneSpan
     first: Math.max(before.first, before.last - near),
     last: Math.min(after.last, after.first + near),
   };
-  const gaps = findGaps(track, around, masked);
+  const gaps = findGaps(track, around, masked, rings);
   const gapMs = 1000 * gaps.reduce((sum, { lengthSeconds }) => sum + lengthSeconds, 0);
   if (old === null || fresh === null || old === fresh) return { slurMs: null, overshootCents: null, gapMs };
 

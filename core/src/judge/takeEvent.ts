@@ -26,6 +26,9 @@ export type TakeEvent =
   | { type: 'release'; timeSeconds: number; clean: boolean; sagCents: number | null }
   | { type: 'end'; timeSeconds: number };
 
+/** A release falls so far; a room takes its time for it. */
+const RELEASE_DB = 15;
+
 /** What any tone tells by itself. */
 export interface ToneHistory {
   onsetSeconds: number;
@@ -37,7 +40,7 @@ export interface ToneHistory {
 
 /**
  * Onsets, slips, gaps, release and end of a tone; events not in order. `roomAir` is the room's own noise, `foreign`
- * what is not the player: nothing is said of what it touches. No decay of the room is known yet: 0 s.
+ * what is not the player: nothing is said of what it touches.
  */
 export function readHistory(
   track: FrameTrack,
@@ -45,13 +48,18 @@ export function readHistory(
   target: PitchTarget,
   roomAir: number | null,
   foreign: readonly NonPlayerSpan[],
+  roomDecayDbPerSecond: number | null,
 ): ToneHistory {
   const masked = frameMask(track.count, foreign, PITCH_REACH_SECONDS);
   const onset = onsetSeconds(track, span.first);
   const air = airOnsetSeconds(track, span.first, roomAir);
   const slips = findSlips(track, span, target.tubeHz, target.partial, masked);
-  const gaps = findGaps(track, span, masked);
-  const release = measureRelease(track, span, 0);
+  const gaps = findGaps(track, span, masked, roomDecayDbPerSecond !== null);
+  const release = measureRelease(
+    track,
+    span,
+    roomDecayDbPerSecond === null ? 0 : RELEASE_DB / roomDecayDbPerSecond,
+  );
   return {
     onsetSeconds: onset,
     airOnsetSeconds: air,

@@ -92,6 +92,7 @@ function verdict(
     level: {
       hairpin: null,
       offsetDb: 0,
+      evenPlaceDb: null,
       phraseOffsetDb: 0,
       isAlone: true,
       isFlat: false,

@@ -9,7 +9,7 @@ const PLAYER_DB = -31;
 
 /** Many reflections a second that die away by 60 dB within `rt60Seconds`, together so many dB under the direct sound. */
 export function room(rt60Seconds: number, directToRoomDb: number, seed = 8): Disturb {
-  const REFLECTIONS_PER_SECOND = 1500;
+  const REFLECTIONS_PER_SECOND = 1000;
   return (samples, sampleRateHz) => {
     const random = createRandom(seed);
     const count = Math.round(REFLECTIONS_PER_SECOND * rt60Seconds);

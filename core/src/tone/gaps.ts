@@ -8,6 +8,8 @@ export interface Gap {
 }
 
 const FALL_DB = 6;
+/** In a room that rings, echoes alone take so much of a level away for a moment. */
+const RINGING_FALL_DB = 12;
 const AROUND_FRAMES = Math.round(0.2 / FRAME_SECONDS);
 /** Shorter holes are what a change of partial does to the window, not a gap one hears. */
 const MIN_FRAMES = Math.round(0.03 / FRAME_SECONDS);
@@ -17,8 +19,10 @@ const KNOCK_FALL_DB = 2;
 /**
  * Gaps within a tone: no pitch, clarity under 0.6, or a level more than 6 dB under the quieter of the levels
  * 0.2 s before and after - a fall and a rise, so that a fast fade is no gap. Frames that are 1 in `masked` say nothing.
+ * `rings`: the room does.
  */
-export function findGaps(track: FrameTrack, span: ToneSpan, masked: Uint8Array): Gap[] {
+export function findGaps(track: FrameTrack, span: ToneSpan, masked: Uint8Array, rings = false): Gap[] {
+  const fallDb = rings ? RINGING_FALL_DB : FALL_DB;
   const { levelDb, clarity, f0Hz } = track.columns;
   const quieterAround = (first: number, last: number) =>
     Math.min(
@@ -28,7 +32,7 @@ export function findGaps(track: FrameTrack, span: ToneSpan, masked: Uint8Array):
   const holds = (i: number) =>
     columnValue(f0Hz, i) !== null &&
     clarity[i] >= MIN_TONE_CLARITY &&
-    levelDb[i] >= quieterAround(i, i) - FALL_DB;
+    levelDb[i] >= quieterAround(i, i) - fallDb;
   /** A knock hides the tone for a moment and is loud itself; where the tone is gone the level falls. */
   const isKnock = (first: number, last: number) => {
     if (last - first >= KNOCK_FRAMES) return false;

@@ -11,7 +11,7 @@ import {
   type FamilyId,
   type NoteItem,
 } from '../exercise/index.ts';
-import { listenTo, type FrameTrack } from '../hearing/index.ts';
+import { findHoles, listenTo, type FrameTrack, type NonPlayerSpan } from '../hearing/index.ts';
 import { hornById, type HornId } from '../horn/index.ts';
 import {
   analyseTake,
@@ -98,12 +98,18 @@ export function playAndJudge(
     tailSeconds: 1,
   };
   let heard: { track: FrameTrack; beatZeroSeconds: number };
+  let holes: NonPlayerSpan[] = [];
+  const listen = (samples: Float32Array): FrameTrack => {
+    const sound = disturb(samples, RATE);
+    holes = findHoles(sound, RATE);
+    return listenTo(sound, RATE);
+  };
   if (ear === 'additive') {
     const { samples, beatZeroSeconds } = additiveSound(request);
-    heard = { track: listenTo(disturb(samples, RATE), RATE), beatZeroSeconds };
+    heard = { track: listen(samples), beatZeroSeconds };
   } else if (ear === 'simulated' || row.onlySimulated) {
     const { samples, beatZeroSeconds } = playExercise(request);
-    heard = { track: listenTo(disturb(samples, RATE), RATE), beatZeroSeconds };
+    heard = { track: listen(samples), beatZeroSeconds };
   } else heard = truthTrack(request);
   return analyseTake(
     heard.track,
@@ -117,7 +123,7 @@ export function playAndJudge(
       beatZeroSeconds: written.start === 'countIn' ? heard.beatZeroSeconds : null,
       ...row.context,
     },
-    [],
+    holes,
   );
 }
 

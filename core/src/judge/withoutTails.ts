@@ -1,0 +1,153 @@
+import { columnValue, FRAME_SECONDS, FrameTrack } from '../hearing/index.ts';
+import { percentile } from '../stats/index.ts';
+import { continues } from '../tone/index.ts';
+
+/** A room that lets a sound sink faster than this rings on for less than anybody notices, dB/s. */
+export const DRY_DB_PER_SECOND = 300;
+/** Slower than this nothing rings; it is played. */
+const LEAST_DB_PER_SECOND = 12;
+/** A room's fall is told over so much of it. */
+const LEAST_FALL_DB = 14;
+const TOLD_DB = 18;
+/** Echoes are no steeper than this over so much. */
+const STEEP_DB = 10;
+const AFTER_FRAMES = Math.round(0.08 / FRAME_SECONDS);
+/** Farther down it is the floor of the room or of the microphone that tells. */
+const MOST_FALL_DB = 36;
+/** What falls at this share of the room's pace or faster is not played any more. */
+const SAME_PACE = 0.6;
+/** Echoes come and go: the level is the loudest within 70 ms, its fall told over 400. */
+const HOLD_FRAMES = 3;
+const BLOCK_FRAMES = Math.round(0.4 / FRAME_SECONDS);
+const LEAST_RUN_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+/** A tone ends where it has fallen by this. */
+const END_DB = 4;
+/** Farther down nothing is told from the room's own noise. */
+const UNDER_LOUD_DB = 42;
+/** Tones this far under the loud ones say nothing of the room. */
+const NEAR_LOUD_DB = 25;
+const LOUD_PERCENT = 90;
+const ECHO_FRAMES = Math.round(0.1 / FRAME_SECONDS);
+const ECHO_DB = 3;
+/** Echoes make one end look faster than another. */
+const PACE_PERCENT = 70;
+const NEAR_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const REFERENCE_FRAMES = Math.round(0.1 / FRAME_SECONDS);
+
+interface Fall {
+  /** The last frame of the tone itself, and the last that is heard of it. */
+  start: number;
+  last: number;
+  dbPerSecond: number;
+  /** Where it falls fastest. */
+  steepestDbPerSecond: number;
+}
+
+export interface DryFrames {
+  track: FrameTrack;
+  /** How fast the room lets a sound sink, dB/s; null where it is dry, or nothing tells. */
+  roomDecayDbPerSecond: number | null;
+}
+
+/**
+ * A take with what rings on after its tones taken out of their pitch: from where a tone falls as fast as any tone of the take did and never
+ * rises again, it is the room that sounds. The pace is that of the take's fastest end, for nobody ends faster than the room lets them.
+ */
+export function withoutTails(track: FrameTrack): DryFrames {
+  const { levelDb } = track.columns;
+  const runs = runsOf(track);
+  const tones = runs.filter(({ first, last }) => last - first >= LEAST_RUN_FRAMES);
+  const loudDb = percentile(
+    tones.map(({ first, last }) => levelDb[(first + last) >> 1]),
+    LOUD_PERCENT,
+  );
+  const falls = tones
+    .flatMap((run) => fallOf(track, run, (loudDb ?? 0) - UNDER_LOUD_DB) ?? [])
+    .filter(({ start }) => levelDb[start] > (loudDb ?? 0) - NEAR_LOUD_DB);
+  const room = percentile(
+    falls.map(({ dbPerSecond }) => dbPerSecond),
+    PACE_PERCENT,
+  );
+  // Whoever tapers in a dry room ends at once in the end.
+  const steepest = percentile(
+    falls.map(({ steepestDbPerSecond }) => steepestDbPerSecond),
+    PACE_PERCENT,
+  );
+  if (room === null || steepest === null || steepest >= DRY_DB_PER_SECOND)
+    return { track, roomDecayDbPerSecond: null };
+  const columns = track.slice(0);
+  const silence = (first: number, last: number) => {
+    columns.f0Hz.fill(NaN, first, last + 1);
+    columns.clarity.fill(0, first, last + 1);
+  };
+  for (const { start, last, dbPerSecond } of falls) {
+    if (dbPerSecond < SAME_PACE * room) continue;
+    silence(start + 1, last);
+    // An echo may come back to a pitch for a moment, ever softer.
+    let end = last;
+    for (const run of runs) {
+      const isEcho = run.first > end && run.first - end <= ECHO_FRAMES;
+      if (!isEcho || peakOf(levelDb, run) > levelDb[end] + ECHO_DB) continue;
+      silence(run.first, run.last);
+      end = run.last;
+    }
+  }
+  return { track: FrameTrack.from(columns), roomDecayDbPerSecond: room };
+}
+
+export const peakOf = (levelDb: Float32Array, { first, last }: { first: number; last: number }) =>
+  levelDb.subarray(first, last + 1).reduce((most, db) => Math.max(most, db), -Infinity);
+
+function runsOf(track: FrameTrack): { first: number; last: number }[] {
+  const runs: { first: number; last: number }[] = [];
+  for (let i = 0; i < track.count; i++) {
+    if (columnValue(track.columns.f0Hz, i) === null) continue;
+    const open = runs.at(-1);
+    if (open?.last === i - 1 && continues(track, i)) open.last = i;
+    else runs.push({ first: i, last: i });
+  }
+  return runs;
+}
+
+/** How a run of pitch falls away at its end, down to `leastDb`; null where it does not, or not far enough to tell. */
+function fallOf(
+  { columns: { levelDb }, count }: FrameTrack,
+  { first, last: end }: { first: number; last: number },
+  leastDb: number,
+): Fall | null {
+  let last = end;
+  while (last > first && levelDb[last] < leastDb) last--;
+  const held = (i: number) =>
+    levelDb
+      .subarray(Math.max(first, i - HOLD_FRAMES), Math.min(last, i + HOLD_FRAMES) + 1)
+      .reduce((most, db) => Math.max(most, db), -Infinity);
+  let from = last;
+  const least = LEAST_DB_PER_SECOND * BLOCK_FRAMES * FRAME_SECONDS;
+  while (from > first && held(Math.max(first, from - BLOCK_FRAMES)) - held(from) >= least) from--;
+  // It sets in where the level was last near what it was just before.
+  const near = Math.max(first, from - NEAR_FRAMES);
+  const before = levelDb
+    .subarray(Math.max(first, near - REFERENCE_FRAMES), near + 1)
+    .reduce((most, db) => Math.max(most, db), -Infinity);
+  let start = last;
+  while (start > near && levelDb[start] < before - END_DB) start--;
+  // A player may taper; the last of it is the room alone.
+  let told = start;
+  while (told < last && levelDb[told + 1] > levelDb[start] - MOST_FALL_DB) told++;
+  let begin = told;
+  while (begin > start && levelDb[begin] < levelDb[told] + TOLD_DB) begin--;
+  const fallDb = levelDb[begin] - levelDb[told];
+  const seconds = (told - begin) * FRAME_SECONDS;
+  if (fallDb < LEAST_FALL_DB || seconds <= 0) return null;
+  let steepestDbPerSecond = 0;
+  // What is over at once has no pitch while it falls.
+  const until = Math.min(count - 1, end + AFTER_FRAMES);
+  for (let i = start; i < until; i++) {
+    let below = i + 1;
+    while (below <= until && levelDb[below] > levelDb[i] - STEEP_DB) below++;
+    if (below > until) break;
+    const fellDb = levelDb[i] - levelDb[below];
+    steepestDbPerSecond = Math.max(steepestDbPerSecond, fellDb / ((below - i) * FRAME_SECONDS));
+  }
+  return { start, last: end, dbPerSecond: fallDb / seconds, steepestDbPerSecond };
+}
