@@ -3,7 +3,7 @@ import { percentile } from '../stats/index.ts';
 import { continues } from '../tone/index.ts';
 
 /** A room that lets a sound sink faster than this rings on for less than anybody notices, dB/s. */
-export const DRY_DB_PER_SECOND = 300;
+export const DRY_DB_PER_SECOND = 420;
 /** Slower than this nothing rings; it is played. */
 const LEAST_DB_PER_SECOND = 12;
 /** A room's fall is told over so much of it. */
@@ -95,7 +95,7 @@ export function withoutTails(track: FrameTrack): DryFrames {
   return { track: FrameTrack.from(columns), roomDecayDbPerSecond: room };
 }
 
-export const peakOf = (levelDb: Float32Array, { first, last }: { first: number; last: number }) =>
+const peakOf = (levelDb: Float32Array, { first, last }: { first: number; last: number }) =>
   levelDb.subarray(first, last + 1).reduce((most, db) => Math.max(most, db), -Infinity);
 
 function runsOf(track: FrameTrack): { first: number; last: number }[] {
@@ -142,7 +142,7 @@ function fallOf(
   let steepestDbPerSecond = 0;
   // What is over at once has no pitch while it falls.
   const until = Math.min(count - 1, end + AFTER_FRAMES);
-  for (let i = start; i < until; i++) {
+  for (let i = start; i < until && levelDb[i] > leastDb; i++) {
     let below = i + 1;
     while (below <= until && levelDb[below] > levelDb[i] - STEEP_DB) below++;
     if (below > until) break;

@@ -7,7 +7,7 @@ export interface Release {
   timeSeconds: number;
   /** Fell at once, on its pitch; otherwise it sagged. */
   clean: boolean;
-  /** How far the pitch left where it had been (the width of a vibrato), until the tone was gone; null where no pitch was heard before. */
+  /** How far the pitch left where it had been (the width of a vibrato), until the tone was gone; null where no pitch was heard before, or the room rings on. */
   sagCents: number | null;
 }
 
@@ -28,7 +28,6 @@ const ROOM_FRAMES = Math.round(1 / FRAME_SECONDS);
 const TAIL_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 /** Frames whose window is less than half full of tone say too little about its pitch. */
 const EMPTY_FRAMES = 2;
-const RINGING_FRAMES = 7;
 
 /**
  * release: clean where the level falls by 15 dB (by its height over the room - 6 dB, where that is less) within 120 ms
@@ -67,10 +66,11 @@ export function measureRelease(
   const distance = (values: readonly number[]) =>
     values.reduce((most, value) => Math.max(most, Math.abs(value - (was ?? value))), 0);
   // A vibrato goes on to the end; only what leaves its width sags.
-  // Where the room rings on, the window hears its tail sooner.
-  const empty = roomDecaySeconds > 0 ? RINGING_FRAMES : EMPTY_FRAMES;
+  // Where the room rings on, the pitch of an end is that of its echoes.
   const sagCents =
-    was === null ? null : Math.max(0, distance(span(begin, last + 1 - empty)) - distance(pitchBefore));
+    was === null || roomDecaySeconds > 0
+      ? null
+      : Math.max(0, distance(span(begin, last + 1 - EMPTY_FRAMES)) - distance(pitchBefore));
   return {
     timeSeconds: start * FRAME_SECONDS,
     clean: fallen >= wanted && (sagCents ?? 0) <= MAX_SAG_CENTS,

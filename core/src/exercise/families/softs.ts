@@ -15,6 +15,7 @@ export function readSofts(word: string): Map<number, DynamicMark> {
   return new Map(entries);
 }
 
+/** Such marks as one word, in their order. */
 export const softsWord = (softs: ReadonlyMap<number, DynamicMark>): string =>
   [...softs].map(([midi, mark]) => `${midi}-${mark}`).join('.');
 
