@@ -99,9 +99,10 @@ export function playersFrames(
     Math.abs(run.peakDb - standing.peakDb) < STANDING_DB &&
     Math.abs(centsBetween(run.hz, standing.hz)) < STANDING_CENTS;
   const own = runs.filter((run) => run.isAsked && !isFaint(run) && !stands(run) && !isFarUnder(run));
+  const isOwn = new Set(own);
   const columns = track.slice(0);
   for (const run of runs) {
-    if (own.includes(run)) continue;
+    if (isOwn.has(run)) continue;
     if (!stands(run) && ((!run.isAsked && !isQuiet(run)) || isBetween(run, own))) continue;
     columns.f0Hz.fill(NaN, run.first, run.last + 1);
     columns.clarity.fill(0, run.first, run.last + 1);

@@ -74,10 +74,10 @@ export function NewTrial({ horn, settings, onFix }: NewTrialProps) {
           }}
           plain={TRIAL_TONES.map((value) => ({ value, label: t(`trial.tones.${value}`) }))}
         />
-        {(['a', 'b'] as const).map((side) => (
+        {(isReady ? (['a', 'b'] as const) : []).map((side) => (
           <Select
             key={side}
-            label={t('trial.attack', { cue: cues[side] || t(`trial.own.${side}`) })}
+            label={t('trial.attack', { cue: cues[side] })}
             value={attacks[side]}
             onChange={(value) =>
               setAttacks({ ...attacks, [side]: TRIAL_ATTACKS.find((each) => each === value) ?? 'any' })
