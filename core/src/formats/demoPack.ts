@@ -43,7 +43,8 @@ export interface DemoRound extends DemoMoment {
   of: { family: FamilyId; choices: Choices } | { trialId: string; exercise: Exercise };
 }
 
-export interface DemoTrial extends CueTrial {
+/** Its notes begin as is usual for what is played. */
+export interface DemoTrial extends Omit<CueTrial, 'attacks'> {
   id: string;
   hornId: HornId;
   daysAgo: number;

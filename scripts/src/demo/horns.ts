@@ -38,7 +38,7 @@ export function offOf(hornId: HornId, midi: number, daysAgo: number): number {
 export function answerOf(hornId: HornId, midi: number, daysAgo: number): number {
   const slow = hornId === 'alto' ? (ALTO_SLOW[midi] ?? 90) : midi < 62 ? 230 : 110;
   const leaking = midi < 66 ? 300 * leak(hornId, daysAgo) : 0;
-  return slow + leaking + 150 * wear(hornId, daysAgo);
+  return slow + leaking + 90 * wear(hornId, daysAgo);
 }
 
 /** A player of this horn on one note on a day: the better it is mastered (0-1), the steadier. */

@@ -19,7 +19,6 @@ export const TRIALS: (DemoTrial & { answersMs: Record<Side, number>; spreadCents
       tone: 'softStart',
       writtenMidi: writtenMidi(59),
       cues: { a: 'warm air', b: 'cold air' },
-      attacks: usualAttacks('softStart'),
       pairs: 8,
       answersMs: { a: 130, b: 205 },
       spreadCents: { a: 1.5, b: 1.5 },
@@ -33,7 +32,6 @@ export const TRIALS: (DemoTrial & { answersMs: Record<Side, number>; spreadCents
       tone: 'longTone',
       writtenMidi: writtenMidi(67),
       cues: { a: 'lip over teeth', b: 'lip out' },
-      attacks: usualAttacks('longTone'),
       pairs: 6,
       answersMs: { a: 110, b: 110 },
       spreadCents: { a: 2, b: 2 },
@@ -77,7 +75,11 @@ export function trialScenes(): Scene {
   const sittings = TRIALS.flatMap((trial, t): SceneTake[] => {
     const { id, daysAgo, hornId, writtenMidi: midi, answersMs, spreadCents, cues, pairs } = trial;
     const order = trialOrder(pairs, 40 + t);
-    const exercise = trialExercise(trial, order, `${cues.a} or ${cues.b}`);
+    const exercise = trialExercise(
+      { ...trial, attacks: usualAttacks(trial.tone) },
+      order,
+      `${cues.a} or ${cues.b}`,
+    );
     const roundId = `${id}-sitting`;
     const hour = 17.5;
     rounds.push({ id: roundId, daysAgo, second: 3600 * hour, hornId, of: { trialId: id, exercise } });

@@ -1,3 +1,4 @@
+import { usualAttacks } from '@inner-hum/core/trial';
 import type { DemoMoment, DemoPack, DemoRound, DemoTake } from '@inner-hum/core/formats';
 import { familyById } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
@@ -82,6 +83,7 @@ export function demoRows(pack: DemoPack, today: Date): ManyRows {
     rounds: pack.rounds.flatMap((round) => roundRecord(round, at(round))),
     trials: pack.trials.map(({ daysAgo, ...trial }) => ({
       ...trial,
+      attacks: usualAttacks(trial.tone),
       createdAt: noon(daysAgo),
       deletedAt: null,
     })),

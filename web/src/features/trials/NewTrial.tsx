@@ -74,10 +74,11 @@ export function NewTrial({ horn, settings, onFix }: NewTrialProps) {
           }}
           plain={TRIAL_TONES.map((value) => ({ value, label: t(`trial.tones.${value}`) }))}
         />
-        {(isReady ? (['a', 'b'] as const) : []).map((side) => (
+        {(['a', 'b'] as const).map((side) => (
           <Select
             key={side}
-            label={t('trial.attack', { cue: cues[side] })}
+            // Names that are being typed must move nothing.
+            label={question === 'own' ? t(`trial.attackOf.${side}`) : t('trial.attack', { cue: cues[side] })}
             value={attacks[side]}
             onChange={(value) =>
               setAttacks({ ...attacks, [side]: TRIAL_ATTACKS.find((each) => each === value) ?? 'any' })
