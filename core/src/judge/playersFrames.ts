@@ -23,8 +23,6 @@ const LONG_FRAMES = Math.round(0.8 / FRAME_SECONDS);
 /** Between two tones of the player so near there is nobody else: a change of notes, a slip, a scoop. */
 const BESIDE_FRAMES = Math.round(0.12 / FRAME_SECONDS);
 const AS_LOUD_DB = 8;
-const LEAST_RUN_FRAMES = Math.round(0.05 / FRAME_SECONDS);
-const LEAST_OTHERS_FRAMES = Math.round(0.3 / FRAME_SECONDS);
 const CLEAR = 0.6;
 const LOUD_PERCENT = 95;
 /** A drone stands from here on, so long, at one level and pitch. */
@@ -88,10 +86,7 @@ export function playersFrames(
     (run) => (isFarUnder(run) || (!run.isAsked && isQuiet(run))) && !isBetween(run, runs),
   );
   const standing = standingTone(runs, isQuiet);
-  // A flicker of pitch in the player's own air is nobody.
-  const heard = sure.filter(({ first, last }) => last - first >= LEAST_RUN_FRAMES);
-  const frames = heard.reduce((sum, { first, last }) => sum + last - first + 1, 0);
-  if (frames < LEAST_OTHERS_FRAMES && standing === null) return { track, hasOthers: false };
+  if (sure.length === 0 && standing === null) return { track, hasOthers: false };
   const othersDb = percentile(
     sure.map(({ peakDb }) => peakDb),
     LOUD_PERCENT,
