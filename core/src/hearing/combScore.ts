@@ -28,8 +28,8 @@ const EARLY_ABOVE_HZ = 1.1 * LONG_WINDOW_BELOW_HZ;
 const UNDOUBTED_ABOVE_HZ = 2.1 * LONG_WINDOW_BELOW_HZ;
 const SETTLING_FRAMES = 8;
 const DOUBT_EVERY = 12;
-/** Frames whose pitch is this near are of one tone. */
-const SAME_TONE_SHARE = 0.04;
+/** Pitches of neighbouring frames this near are of one tone. */
+export const SAME_TONE_SHARE = 0.04;
 
 /** Candidates of one frame, best first; only the first `count` mean anything. */
 export interface Candidates {

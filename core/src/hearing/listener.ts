@@ -1,7 +1,7 @@
 import { CoreError } from '../signal/index.ts';
 import { createAirMeter } from './airMeter.ts';
 import { clarityAt } from './clarity.ts';
-import { createCandidates, createCombScore } from './combScore.ts';
+import { createCandidates, createCombScore, SAME_TONE_SHARE } from './combScore.ts';
 import { curveCorrectionCents } from './curvedPitch.ts';
 import { createDualSpectrum, createDualSpectrumStage, pitchWindowSeconds } from './dualSpectrum.ts';
 import { FRAME_SECONDS, type FrameTrack } from './frames.ts';
@@ -43,8 +43,6 @@ const HOP_6 = 6000 * FRAME_SECONDS;
 const SPECTRA_KEPT = PATH_LOOK_AHEAD + 1;
 const HALF_SPECTRUM = 256;
 const COLOUR_REACH_24 = 1024;
-/** Candidates of neighbouring frames this near are the same tone. */
-const SAME_TONE_SHARE = 0.04;
 /** Between looks for a complete frame: less than a frame, however the sound is cut, so that every cut gives the same. */
 const LOOK_SECONDS = 0.005;
 const MOST_BLOCK = 256;

@@ -1,8 +1,8 @@
 import { markFraction, noteTarget, type DynamicScale, type TimedItem } from '../exercise/index.ts';
-import { columnValue, FRAME_SECONDS, FrameTrack } from '../hearing/index.ts';
+import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
 import { percentile } from '../stats/index.ts';
-import { continues, partialOf } from '../tone/index.ts';
+import { partialOf, pitchRuns, withoutPitch, type ToneSpan } from '../tone/index.ts';
 import type { TakeContext } from './takeContext.ts';
 
 /** So far from every note that is asked, and from every partial of its tube, nobody who plays it is by accident. */
@@ -31,9 +31,7 @@ const STANDS_FRAMES = Math.round(0.25 / FRAME_SECONDS);
 const STANDING_DB = 4;
 const STANDING_CENTS = 30;
 
-interface Run {
-  first: number;
-  last: number;
+interface Run extends ToneSpan {
   /** Loudest clear frame of it, dBFS. */
   peakDb: number;
   /** Pitch of its first frame. */
@@ -100,14 +98,11 @@ export function playersFrames(
     Math.abs(centsBetween(run.hz, standing.hz)) < STANDING_CENTS;
   const own = runs.filter((run) => run.isAsked && !isFaint(run) && !stands(run) && !isFarUnder(run));
   const isOwn = new Set(own);
-  const columns = track.slice(0);
-  for (const run of runs) {
-    if (isOwn.has(run)) continue;
-    if (!stands(run) && ((!run.isAsked && !isQuiet(run)) || isBetween(run, own))) continue;
-    columns.f0Hz.fill(NaN, run.first, run.last + 1);
-    columns.clarity.fill(0, run.first, run.last + 1);
-  }
-  return { track: FrameTrack.from(columns), hasOthers: true };
+  const taken = runs.filter((run) => {
+    if (isOwn.has(run)) return false;
+    return stands(run) || ((run.isAsked || isQuiet(run)) && !isBetween(run, own));
+  });
+  return { track: withoutPitch(track, taken), hasOthers: true };
 }
 
 /** A tone that is there when the take begins, before the player: a drone. */
@@ -120,29 +115,13 @@ function standingTone(runs: readonly Run[], isQuiet: (run: Run) => boolean): Run
 /** Stretches of connected pitch, each all asked for or all not. */
 function runsOf(track: FrameTrack, isAsked: (hz: number) => boolean): Run[] {
   const { f0Hz, levelDb, clarity } = track.columns;
-  const runs: Run[] = [];
-  const close = () => {
-    const run = runs.at(-1);
-    if (!run) return;
+  return pitchRuns(track, isAsked).map(({ first, last }) => {
     // Air over the end of a tone makes its last frames louder, and unclear.
-    const frames = Array.from({ length: run.last - run.first + 1 }, (_, i) => run.first + i);
+    const frames = Array.from({ length: last - first + 1 }, (_, i) => first + i);
     const clear = frames.filter((frame) => clarity[frame] >= CLEAR);
-    run.peakDb = Math.max(...(clear.length > 0 ? clear : frames).map((frame) => levelDb[frame]));
-  };
-  for (let i = 0; i < track.count; i++) {
-    const hz = columnValue(f0Hz, i);
-    if (hz === null) continue;
-    const asked = isAsked(hz);
-    const open = runs.at(-1);
-    if (open?.last === i - 1 && open.isAsked === asked && continues(track, i)) {
-      open.last = i;
-      continue;
-    }
-    close();
-    runs.push({ first: i, last: i, peakDb: -Infinity, hz, isAsked: asked });
-  }
-  close();
-  return runs;
+    const peakDb = Math.max(...(clear.length > 0 ? clear : frames).map((frame) => levelDb[frame]));
+    return { first, last, peakDb, hz: f0Hz[first], isAsked: isAsked(f0Hz[first]) };
+  });
 }
 
 /** Whether a run lies between two tones of the player, about as loud as the softer of them. */

@@ -1,9 +1,9 @@
-import { columnValue, FRAME_SECONDS, FrameTrack } from '../hearing/index.ts';
+import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { percentile } from '../stats/index.ts';
-import { continues } from '../tone/index.ts';
+import { pitchRuns, withoutPitch, type ToneSpan } from '../tone/index.ts';
 
 /** A room that lets a sound sink faster than this rings on for less than anybody notices, dB/s. */
-export const DRY_DB_PER_SECOND = 420;
+const DRY_DB_PER_SECOND = 420;
 /** Slower than this nothing rings; it is played. */
 const LEAST_DB_PER_SECOND = 12;
 /** A room's fall is told over so much of it. */
@@ -50,12 +50,12 @@ export interface DryFrames {
 }
 
 /**
- * A take with what rings on after its tones taken out of their pitch: from where a tone falls as fast as any tone of the take did and never
- * rises again, it is the room that sounds. The pace is that of the take's fastest end, for nobody ends faster than the room lets them.
+ * A take with what rings on after its tones taken out of their pitch: from where a tone falls nearly as fast as the take's faster ends and never
+ * rises again, it is the room that sounds; for nobody ends faster than the room lets them.
  */
 export function withoutTails(track: FrameTrack): DryFrames {
   const { levelDb } = track.columns;
-  const runs = runsOf(track);
+  const runs = pitchRuns(track);
   const tones = runs.filter(({ first, last }) => last - first >= LEAST_RUN_FRAMES);
   const loudDb = percentile(
     tones.map(({ first, last }) => levelDb[(first + last) >> 1]),
@@ -75,60 +75,41 @@ export function withoutTails(track: FrameTrack): DryFrames {
   );
   if (room === null || steepest === null || steepest >= DRY_DB_PER_SECOND)
     return { track, roomDecayDbPerSecond: null };
-  const columns = track.slice(0);
-  const silence = (first: number, last: number) => {
-    columns.f0Hz.fill(NaN, first, last + 1);
-    columns.clarity.fill(0, first, last + 1);
-  };
+  const tails: ToneSpan[] = [];
   for (const { start, last, dbPerSecond } of falls) {
     if (dbPerSecond < SAME_PACE * room) continue;
-    silence(start + 1, last);
+    tails.push({ first: start + 1, last });
     // An echo may come back to a pitch for a moment, ever softer.
     let end = last;
     for (const run of runs) {
       const isEcho = run.first > end && run.first - end <= ECHO_FRAMES;
       if (!isEcho || peakOf(levelDb, run) > levelDb[end] + ECHO_DB) continue;
-      silence(run.first, run.last);
+      tails.push(run);
       end = run.last;
     }
   }
-  return { track: FrameTrack.from(columns), roomDecayDbPerSecond: room };
+  return { track: withoutPitch(track, tails), roomDecayDbPerSecond: room };
 }
 
-const peakOf = (levelDb: Float32Array, { first, last }: { first: number; last: number }) =>
+const peakOf = (levelDb: Float32Array, { first, last }: ToneSpan) =>
   levelDb.subarray(first, last + 1).reduce((most, db) => Math.max(most, db), -Infinity);
-
-function runsOf(track: FrameTrack): { first: number; last: number }[] {
-  const runs: { first: number; last: number }[] = [];
-  for (let i = 0; i < track.count; i++) {
-    if (columnValue(track.columns.f0Hz, i) === null) continue;
-    const open = runs.at(-1);
-    if (open?.last === i - 1 && continues(track, i)) open.last = i;
-    else runs.push({ first: i, last: i });
-  }
-  return runs;
-}
 
 /** How a run of pitch falls away at its end, down to `leastDb`; null where it does not, or not far enough to tell. */
 function fallOf(
   { columns: { levelDb }, count }: FrameTrack,
-  { first, last: end }: { first: number; last: number },
+  { first, last: end }: ToneSpan,
   leastDb: number,
 ): Fall | null {
   let last = end;
   while (last > first && levelDb[last] < leastDb) last--;
   const held = (i: number) =>
-    levelDb
-      .subarray(Math.max(first, i - HOLD_FRAMES), Math.min(last, i + HOLD_FRAMES) + 1)
-      .reduce((most, db) => Math.max(most, db), -Infinity);
+    peakOf(levelDb, { first: Math.max(first, i - HOLD_FRAMES), last: Math.min(last, i + HOLD_FRAMES) });
   let from = last;
   const least = LEAST_DB_PER_SECOND * BLOCK_FRAMES * FRAME_SECONDS;
   while (from > first && held(Math.max(first, from - BLOCK_FRAMES)) - held(from) >= least) from--;
   // It sets in where the level was last near what it was just before.
   const near = Math.max(first, from - NEAR_FRAMES);
-  const before = levelDb
-    .subarray(Math.max(first, near - REFERENCE_FRAMES), near + 1)
-    .reduce((most, db) => Math.max(most, db), -Infinity);
+  const before = peakOf(levelDb, { first: Math.max(first, near - REFERENCE_FRAMES), last: near });
   let start = last;
   while (start > near && levelDb[start] < before - END_DB) start--;
   // A player may taper; the last of it is the room alone.

@@ -1,6 +1,7 @@
 // From frames to events: where the tone begins and ends, where it slips to another partial, tears or stops.
 // Reads frames only; knows no marks, beats or verdicts.
 export { partialOf, partialsOf, MAX_PARTIAL_ERROR_CENTS } from './partial.ts';
+export { pitchRuns, withoutPitch } from './pitchRuns.ts';
 export { continues, findToneSpan, MIN_TONE_FRAMES, type ToneSpan } from './toneSpan.ts';
 export { findNotes, findStretches, type Stretch } from './notes.ts';
 export { findSlips, type Slip } from './slips.ts';

@@ -18,3 +18,11 @@ export const VERDICT_ROWS: readonly VerdictRow[] = [
   ...lineRows(),
   ...ownTimeRows(),
 ];
+
+const audible = VERDICT_ROWS.filter(({ onlySimulated }) => !onlySimulated);
+/** What is played exactly as it is written, by any ear. */
+export const CLEAN_ROWS = audible.filter(
+  ({ played, wanted }) => played === 'as written' && wanted === 'passes',
+);
+/** What is played otherwise and must be told, by any ear. */
+export const FAULT_ROWS = audible.filter(({ wanted }) => wanted !== 'passes');
