@@ -4,10 +4,15 @@ import { movedHabits, type ItemFault } from '@inner-hum/core/standin';
 import { answerOf, profileOf } from './horns.ts';
 import { drillOf } from './phraseOf.ts';
 import type { Scene, SceneTake } from './scene.ts';
-import { MOVED, PULLED_MM } from './story.ts';
+import { MOVED, PULLED_MM, REPAIRED } from './story.ts';
 
-/** Chart runs: from which note to which, and how long ago. */
+/** Chart runs: from which note to which, and how long ago. The low ones follow the leak as it grows and is repaired. */
 const RUNS: [daysAgo: number, from: number, to: number][] = [
+  [63, 58, 64],
+  [57, 58, 64],
+  [REPAIRED + 2, 58, 64],
+  [REPAIRED - 1, 58, 64],
+  [REPAIRED - 6, 58, 64],
   [MOVED + 1, 58, 78],
   [4, 58, 89],
   [2, 58, 76],

@@ -8,7 +8,7 @@ import type { DemoMoment, DemoTake } from '@inner-hum/core/formats';
 import { createLearner, playingOf } from './learner.ts';
 import { phraseOf } from './phraseOf.ts';
 import { playTake } from './playTake.ts';
-import { DAYS, gearOn, TENOR_FROM } from './story.ts';
+import { DAYS, gearOn, STUFFY, TENOR_FROM } from './story.ts';
 
 const DAY_MS = 24 * 3600_000;
 /** A moment as the plan counts it. */
@@ -74,7 +74,7 @@ export function playSheets(beside: readonly DemoTake[], tell: (day: number) => v
       const sheet = todaySheet({
         horn: hornById(hornId),
         minutes: 10,
-        aim: daysAgo > 40 ? 'zones' : 'low',
+        aim: daysAgo > STUFFY ? 'zones' : 'low',
         family: null,
         routine: [],
         history: notes.get(hornId) ?? [],

@@ -7,6 +7,8 @@ import type { HornId } from '@inner-hum/core/horn';
  */
 export const DAYS = 84;
 const LEAK_FROM = 66;
+/** From here on the sheets are asked for the low notes: "everything under D is stuffy". */
+export const STUFFY = 57;
 export const REPAIRED = 50;
 export const NEW_REED = 38;
 export const TENOR_FROM = 34;
@@ -81,7 +83,7 @@ export const STORY: Omit<DemoPack, 'takes' | 'rounds' | 'trials' | 'aims' | 'set
   dayNotes: [
     { daysAgo: 83, text: 'First time in years. Ten minutes were enough.', temperatureC: 21 },
     { daysAgo: 70, text: 'Low B spoke by itself once. Do not push.', temperatureC: null },
-    { daysAgo: 57, text: 'Everything under D is stuffy. The horn, or me?', temperatureC: 19 },
+    { daysAgo: STUFFY, text: 'Everything under D is stuffy. The horn, or me?', temperatureC: 19 },
     { daysAgo: 49, text: 'After the repair the bell notes are back.', temperatureC: 20 },
     { daysAgo: 38, text: 'New reed. Brighter, and it answers.', temperatureC: null },
     { daysAgo: 33, text: 'The tenor takes twice the air.', temperatureC: 20 },
