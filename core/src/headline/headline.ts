@@ -136,6 +136,8 @@ export function headlineOf(takes: readonly PlayedTake[], past: Past = []): Headl
   const best = answer.statements.length > 0 ? bestRecord(takes) : null;
   if (best) statements.push(...comparedWith(best.take, best.record, past));
   const faults = named(faultsOf(takes, answer.statements.length > 0 ? answer.tells : []), most);
+  const processing = takes.find(({ analysis }) => analysis.processing)?.analysis.processing;
+  if (processing) statements.push({ kind: 'levelNotJudged', processing });
   if (statements.length > 0 || faults.length > 0) return { statements, faults };
   const plain = steadyAnswer(takes).statements;
   return { statements: plain.length > 0 ? plain : [{ kind: 'notJudged' }], faults };

@@ -24,7 +24,7 @@ export interface PlayedTake {
   exercise: Exercise;
   hornId: HornId;
   scale: DynamicScale;
-  analysis: Pick<TakeAnalysis, 'items'>;
+  analysis: Pick<TakeAnalysis, 'items' | 'processing'>;
   /** Of a comparison: played after what is compared. Absent: before. */
   isAfter?: boolean;
 }

@@ -1,5 +1,5 @@
 import type { DynamicMark, MajorKey, NoteItem } from '../exercise/index.ts';
-import { AT_ONCE_SECONDS, type HoldCause } from '../judge/index.ts';
+import { AT_ONCE_SECONDS, type HoldCause, type SoundProcessing } from '../judge/index.ts';
 
 /** A note as it is called: what sounds, by which fingering, and as what. */
 export interface NamedNote extends Pick<NoteItem, 'writtenMidi' | 'fingered' | 'tone'> {
@@ -60,6 +60,10 @@ export const STATEMENTS = {
   even: row(),
   /** Nothing was heard that answers the question. */
   notJudged: row(),
+  /** A browser or a device turned its level up and down: what rests on that is not judged. */
+  levelNotJudged: row<{ processing: SoundProcessing }>(['Ducking', 'Gain'], ({ processing }) =>
+    processing === 'gain' ? 'Gain' : 'Ducking',
+  ),
   /** One side of a pair was not heard. */
   sideUnheard: row<{ side: string }>(),
   /** Over several hairpins the one whose pitch went farthest. */

@@ -29,6 +29,7 @@ import { inOwnTime, playedBeats } from './ownTime.ts';
 import { BEYOND_BAND_DB } from './levelFindings.ts';
 import { phraseOffsetDb, type PhraseLevel, type PlacedNote } from './phraseLevel.ts';
 import { withReadableMarks } from './readableMarks.ts';
+import { judgedWithoutLevel, NO_LEVEL, unprocessed, withoutLevel } from './soundProcessing.ts';
 import { measureFalls } from './fall.ts';
 import { measureRestarts } from './restarts.ts';
 import { SUBTONE_WINDOW, subtoneDepth, type FullTone, type SubtoneWindow } from './subtone.ts';
@@ -40,12 +41,14 @@ import { measureWhole, reachWholeVerdict } from './wholeTake.ts';
  * neither a tone nor a squawk was heard and no air was asked for.
  */
 export function analyseTake(
-  track: FrameTrack,
+  heard: FrameTrack,
   asked: TakeContext,
   foreign: readonly NonPlayerSpan[],
 ): TakeAnalysis | null {
-  const { exercise, unread } = withReadableMarks(asked.exercise);
-  const context = unread ? { ...asked, exercise } : asked;
+  const { exercise: readable, unread } = withReadableMarks(asked.exercise);
+  const { track, processing } = unprocessed(heard, readable);
+  const exercise = processing === null ? readable : judgedWithoutLevel(readable);
+  const context = exercise === asked.exercise ? asked : { ...asked, exercise };
   const { asWritten, found } = findAsked(track, context, foreign);
   const beats = exercise.start === 'ownTime' ? playedBeats(asWritten, found) : null;
   const judging = beats === null ? asWritten : inOwnTime(asWritten, beats);
@@ -97,6 +100,8 @@ export function analyseTake(
       );
   });
 
+  if (processing !== null)
+    for (const [index, note] of judged) judged.set(index, withoutLevel(note, processing));
   markBackInLine(judged, judging.tolerance.swellErrorDb);
   matchNotes(score, judged);
   measureSubtones(score, judged, context.fullTones ?? {}, context.subtoneWindow ?? SUBTONE_WINDOW);
@@ -130,12 +135,16 @@ export function analyseTake(
     ...(beats !== null && { playedBeats: beats }),
     items,
     events: items.flatMap(({ events }) => events).sort((a, b) => a.timeSeconds - b.timeSeconds),
-    measures: measureWhole(judging, [...judged.values()]),
+    measures: {
+      ...measureWhole(judging, [...judged.values()]),
+      ...(processing !== null && NO_LEVEL),
+    },
     verdict: { ...whole, advice: inPlace(whole.advice, whole.of.at(0)) },
     notJudged: [
       ...(context.droneSpoils ? (['pitch', 'onset'] as const) : []),
-      ...(unread ? (['dynamics'] as const) : []),
+      ...(unread || processing !== null ? (['dynamics'] as const) : []),
     ],
+    ...(processing !== null && { processing }),
   };
 }
 

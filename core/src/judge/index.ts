@@ -2,6 +2,7 @@
 // pure function. Words belong to the interface; a verdict here is a finding with its figures.
 export { analyseTake } from './analyseTake.ts';
 export type { TakeAnalysis } from './takeAnalysis.ts';
+export type { SoundProcessing } from './soundProcessing.ts';
 export { fingeredPartials } from './fingeredPartials.ts';
 export { firstFault } from './firstFault.ts';
 export type { TakeContext } from './takeContext.ts';

@@ -1,4 +1,5 @@
-import { JUDGED, type Exercise, type ExerciseItem, type Judged } from '../exercise/index.ts';
+import type { Exercise, ExerciseItem, Judged } from '../exercise/index.ts';
+import { judgedWithout } from './judgedWithout.ts';
 
 const BY_LEVEL: ReadonlySet<Judged> = new Set(['dynamics', 'line']);
 
@@ -28,7 +29,7 @@ export function withReadableMarks(exercise: Exercise): { exercise: Exercise; unr
             { beat: 0, mark: 'mf' },
             { beat: item.lengthBeats, mark: 'mf' },
           ],
-          judged: (item.judged ?? [...JUDGED]).filter((each) => !BY_LEVEL.has(each)),
+          judged: judgedWithout(item, BY_LEVEL),
         };
   return {
     exercise: {

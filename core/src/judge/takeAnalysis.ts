@@ -1,3 +1,4 @@
+import type { SoundProcessing } from './soundProcessing.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import type { TakeMeasures } from './measures.ts';
 import type { TakeEvent } from './takeEvent.ts';
@@ -16,4 +17,6 @@ export interface TakeAnalysis {
   verdict: WholeVerdict;
   /** What could not be judged in this take; its measures are null. Absent in takes of before there were drones. */
   notJudged?: ('pitch' | 'onset' | 'dynamics')[];
+  /** What was done to its level on the way here; its figures of level are null. Absent where nothing was. */
+  processing?: SoundProcessing;
 }

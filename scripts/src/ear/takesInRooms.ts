@@ -20,9 +20,9 @@ const DISTURBANCES: readonly [name: string, disturb: Disturb][] = [
   ...atThreeLevels('radio', (underDb) => d.radio(underDb)),
   ...atThreeLevels('another horn', (underDb) => d.neighbour(underDb)),
   ['clicks of another metronome', d.clicks(5)],
-  ['automatic gain: 24 dB come as 9', d.autoGain()],
-  ['noise gate', d.gate()],
-  ['echo ducking, 12 dB', d.ducking()],
+  ['automatic gain: 24 dB come as 9', d.all(d.hiss(40), d.autoGain())],
+  ['noise gate', d.all(d.hiss(40), d.gate())],
+  ['echo ducking, 12 dB', d.all(d.hiss(40), d.ducking())],
   ['holes of 20 ms', d.holes()],
 ];
 

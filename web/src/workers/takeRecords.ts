@@ -78,7 +78,8 @@ export function judgeRecord(record: TakeRecord, samples: Float32Array, track: Fr
     foundClickSeconds,
     analysis,
     playingLoad: playingLoadOf(track, record),
-    loudness: analysis && takeLoudness(track),
+    // A level that was worked on says nothing of how soft and loud this player is.
+    loudness: analysis && !analysis.processing ? takeLoudness(track) : null,
   };
 }
 

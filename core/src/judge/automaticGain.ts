@@ -1,0 +1,56 @@
+import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
+import { median } from '../stats/index.ts';
+import { pitchRuns } from '../tone/index.ts';
+
+/** A tone of the player's turns the gain down if it is so long. */
+const TONE_FRAMES = Math.round(0.3 / FRAME_SECONDS);
+/** What a tone leaves behind it dies away first. */
+const AFTER_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const BEFORE_FRAMES = Math.round(0.12 / FRAME_SECONDS);
+/** The floor is told block by block. */
+const BLOCK_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const LEAST_BLOCKS = 4;
+const MOST_BLOCKS = 9;
+/** So much it rises in all, and never falls by more than this from block to block. */
+const RISES_DB = 4;
+const STEADY_DB = 1;
+/** From block to block it rises no faster: what does is a breath drawn, or somebody else. */
+const MOST_STEP_DB = 4;
+const SHARE = 0.7;
+
+/**
+ * Whether the microphone's gain was turned up and down by a machine: after every tone the noise of the room grows louder by itself, steadily,
+ * where a room only grows quieter. False where there is no noise to tell by, and where the take has no silence long enough.
+ */
+export function hasAutomaticGain(track: FrameTrack): boolean {
+  const rises = silences(track).map((floor) => risesSteadily(floor));
+  const count = rises.filter(Boolean).length;
+  return count > 0 && count >= SHARE * rises.length;
+}
+
+/** The floor of every silence after a tone that is long enough, in dBFS, block by block. */
+function silences(track: FrameTrack): number[][] {
+  const { levelDb } = track.columns;
+  const runs = pitchRuns(track);
+  return runs.flatMap(({ first, last }, i) => {
+    if (last - first + 1 < TONE_FRAMES) return [];
+    const from = last + AFTER_FRAMES;
+    const until = (runs.at(i + 1)?.first ?? track.count + BEFORE_FRAMES) - BEFORE_FRAMES;
+    const count = Math.min(MOST_BLOCKS, Math.floor((until - from) / BLOCK_FRAMES));
+    if (count < LEAST_BLOCKS) return [];
+    return [
+      Array.from({ length: count }, (_, block) => {
+        const start = from + block * BLOCK_FRAMES;
+        return median(levelDb.subarray(start, start + BLOCK_FRAMES)) ?? -Infinity;
+      }),
+    ];
+  });
+}
+
+function risesSteadily(floor: readonly number[]): boolean {
+  const steps = floor.slice(1).map((db, i) => db - floor[i]);
+  return (
+    floor[floor.length - 1] - floor[0] >= RISES_DB &&
+    steps.every((step) => step >= -STEADY_DB && step <= MOST_STEP_DB)
+  );
+}
