@@ -1,6 +1,7 @@
 import {
   DEFAULT_SCALE,
   exerciseUpTo,
+  type ExerciseItem,
   isAlone,
   isOpenEnded,
   noteTarget,
@@ -22,6 +23,7 @@ import { createJudgeContext, type JudgeContext } from './judgeContext.ts';
 import { matchNotes } from './matchNotes.ts';
 import { noteAnalysis } from './noteAnalysis.ts';
 import { squawkMs } from './squawk.ts';
+import { isSpeechAlone, isStandingTone } from './nobodyPlayed.ts';
 import type { TakeContext } from './takeContext.ts';
 import type { TakeAnalysis } from './takeAnalysis.ts';
 import { caughtDb, letGoDb } from './outOfAir.ts';
@@ -38,7 +40,7 @@ import { measureWhole, reachWholeVerdict } from './wholeTake.ts';
 /**
  * Judges a finished take: follows its exercise through what was played and measures every item where it was found.
  * `foreign` are the metronome clicks and holes found in its sound: what they touch is not measured. Returns null where
- * neither a tone nor a squawk was heard and no air was asked for.
+ * neither a tone nor a squawk was heard and no air was asked for, and where nobody played: speech, the hum of the mains.
  */
 export function analyseTake(
   heard: FrameTrack,
@@ -54,6 +56,7 @@ export function analyseTake(
   const judging = beats === null ? asWritten : inOwnTime(asWritten, beats);
   const { score } = judging;
   const horn = hornById(context.hornId);
+  if (isNobody(track, score, found)) return null;
   // Bare air is something to judge where it was asked for.
   const asksAir = score.some(({ item }) => item.kind === 'air');
   const isSilent = !asksAir && found.every((item) => item === null);
@@ -146,6 +149,15 @@ export function analyseTake(
     ],
     ...(processing !== null && { processing }),
   };
+}
+
+/** Whether what was heard is speech alone, or one tone that stands there from the first to the last. */
+function isNobody(track: FrameTrack, score: readonly TimedItem[], found: readonly (Found | null)[]): boolean {
+  const asks = (kind: ExerciseItem['kind']) => score.some(({ item }) => item.kind === kind);
+  // What sounds beside an air that is asked for is no answer to it.
+  if (!asks('note') || asks('hum') || asks('free')) return false;
+  if (isSpeechAlone(track)) return true;
+  return !asks('air') && !found.some((item) => item?.status === 'played') && isStandingTone(track);
 }
 
 /** What was asked, and where it was found: of what goes on until the player stops, no more than what was come to. */

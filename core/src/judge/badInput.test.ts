@@ -3,7 +3,9 @@ import { buildSwell, DEFAULT_SCALE, familyById, phraseExercise, type Exercise } 
 import { hornById, writtenMidi } from '../horn/index.ts';
 import { FrameTrack } from '../hearing/index.ts';
 import { STEADY_HAND } from '../standin/index.ts';
+import { all, clicks, hiss, hum, speech, type Disturb } from '../testing/disturbances.ts';
 import { truthTrack } from '../testing/truthTrack.ts';
+import { CLEAN_ROWS, runRow } from '../verdicts/index.ts';
 import { adviceInPlace, analyseTake } from './index.ts';
 
 // What is odd in an exercise or a take is judged as far as it goes, and never throws.
@@ -105,4 +107,24 @@ it('advises what can be done there', () => {
       horn,
     }),
   ).toBe('fillTheNote');
+});
+
+it('makes no take of a sound in which nobody plays', () => {
+  const alone =
+    (disturb: Disturb): Disturb =>
+    (samples, rate) =>
+      all(hiss(45), disturb)(new Float32Array(samples.length), rate);
+  const sounds: [string, Disturb][] = [
+    ['silence', hiss(60)],
+    ['speech', speech(0)],
+    ['soft speech', speech(25, 9)],
+    ['a metronome', clicks(-6)],
+    ['the mains', hum(15)],
+  ];
+  // Where bare air is asked for any noise may be an answer.
+  const rows = CLEAN_ROWS.filter(({ family }, i) => i % 15 === 5 && !family.startsWith('air'));
+  expect(rows.length).toBeGreaterThan(3);
+  for (const row of rows)
+    for (const [name, disturb] of sounds)
+      expect(runRow(row, 'additive', 7, alone(disturb)).analysis, `${name}, ${row.family}`).toBeNull();
 });
