@@ -10,6 +10,12 @@ export const LOWEST_HZ = 43;
 export const HIGHEST_HZ = 3100;
 
 const MIN_SCORE = 0.15;
+/**
+ * A comb has no teeth at thirds: a tone whose third, sixth and ninth harmonics stand out reads a twelfth high. Where its fundamental is no
+ * farther under its third harmonic than 10 dB, and the second no farther than 20, it is what sounds; in the compressed spectrum: */
+const THIRD_FUNDAMENTAL = 10 ** (-0.375 * 1);
+const THIRD_SECOND = 10 ** (-0.375 * 2);
+const TWELFTH_NEAR = 0.02;
 const MAX_HARMONIC = 16;
 const HALF_HARMONIC_WEIGHT = 0.45;
 
@@ -171,6 +177,25 @@ export function createCombScore(): CombScore {
     framesSinceAll++;
   }
 
+  /** Puts the tone a twelfth under the best candidate before it, where its own first and second harmonic are there. */
+  function preferTwelfthBelow(out: Candidates, hasLong: boolean) {
+    const [best] = out.f0Hz;
+    for (let i = 1; i < out.count; i++) {
+      const hz = out.f0Hz[i];
+      if (Math.abs((3 * hz) / best - 1) > TWELFTH_NEAR) continue;
+      if (hz < LONG_WINDOW_BELOW_HZ && !hasLong) return;
+      const { grid } = hz < LONG_WINDOW_BELOW_HZ ? long : short;
+      const at = (k: number) => {
+        const cell = Math.round(cellOf(k * hz));
+        return Math.max(grid[cell - 1], grid[cell], grid[cell + 1]);
+      };
+      if (at(1) < THIRD_FUNDAMENTAL * at(3) || at(2) < THIRD_SECOND * at(3)) return;
+      out.f0Hz[0] = hz;
+      out.f0Hz[i] = best;
+      return;
+    }
+  }
+
   const isSure = () => sureScore >= SURE_SCORE;
   return {
     canSearchEarly: () =>
@@ -191,6 +216,7 @@ export function createCombScore(): CombScore {
         searchAll(spectra, shortEnergy, withLong, out);
         if (!withLong && (out.count === 0 || out.score[0] < STILL_SURE * sureScore)) return false;
       }
+      if (out.count > 1) preferTwelfthBelow(out, withLong);
       const hz = out.count > 0 ? out.f0Hz[0] : 0;
       if (Math.abs(hz / sureHz - 1) > SAME_TONE_SHARE) longFrames = 0;
       if (withLong) longFrames++;

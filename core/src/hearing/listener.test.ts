@@ -171,6 +171,29 @@ describe('the listener against exact truth', () => {
         }
   });
 
+  it('hears the fundamental of a tone whose third, sixth and ninth harmonics stand out, and the twelfth where they are alone', () => {
+    // As a reed and bore of another make sound: level of harmonics 1-12 in dB.
+    const rich = [-12, -22, -10, -39, -57, -24, -18, -33, -34, -56, -48, -23];
+    const overblown = rich.map((db, i) => ((i + 1) % 3 === 0 ? db : db - 25));
+    for (const hz of [123.15, 174.6, 233, 311])
+      for (const [levels, times] of [
+        [rich, 1],
+        [overblown, 3],
+      ] as const) {
+        const samples = Float32Array.from({ length: 48000 }, (_, n) =>
+          levels.reduce(
+            (sum, db, i) =>
+              sum + 10 ** (db / 20) * Math.sin((2 * Math.PI * (i + 1) * hz * n) / 48000 + i * i),
+            0,
+          ),
+        );
+        const { columns } = listenTo(samples, 48000);
+        const settled = Array.from(columns.f0Hz.slice(10, 90));
+        const far = settled.filter((f0Hz) => Math.abs(1200 * Math.log2(f0Hz / (times * hz))) > 60);
+        expect(far.length, `${hz} Hz, ${times}`).toBeLessThanOrEqual(2);
+      }
+  });
+
   it('lets an expected tube break a tie and nothing else, and then tells both', () => {
     // Every second harmonic weaker and weaker, until 220 Hz becomes 440.
     const heard = (odd: number, expectedTubeHz: number | null) => {

@@ -4,6 +4,7 @@ import { frameMask, quietestRoom } from '../tone/index.ts';
 import { playersFrames } from './playersFrames.ts';
 import type { TakeContext } from './takeContext.ts';
 import { roomBetween, withoutRoomNoise } from './withoutRoomNoise.ts';
+import { withoutTubeNoise } from './withoutTubeNoise.ts';
 import { withoutTails } from './withoutTails.ts';
 import { TOLERANCES, type Tolerance } from './tolerances.ts';
 
@@ -38,7 +39,7 @@ export function createJudgeContext(
 ): JudgeContext {
   const room = context.room ?? quietestRoom(heard);
   const score = scoreOf(context.exercise);
-  const own = playersFrames(heard, score, context);
+  const own = playersFrames(withoutTubeNoise(heard), score, context);
   const asksAir = score.some(({ item }) => item.kind === 'air');
   // What rings on is no silence: the room is told before that is taken away.
   const between = roomBetween(own.track, own.hasOthers, asksAir);

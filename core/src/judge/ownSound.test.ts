@@ -3,6 +3,7 @@ import { DEFAULT_SCALE, parseExercise, scoreOf } from '../exercise/index.ts';
 import { FrameTrack, MAX_PARTIAL } from '../hearing/index.ts';
 import { playersFrames } from './playersFrames.ts';
 import { roomBetween, withoutRoomNoise } from './withoutRoomNoise.ts';
+import { withoutTubeNoise } from './withoutTubeNoise.ts';
 import { withoutTails } from './withoutTails.ts';
 
 interface Stretch {
@@ -136,4 +137,17 @@ it('takes the noise of the room out of the breath, and says nothing where that i
   expect(columns.noiseToHarmonicDb[300]).toBeNaN();
   expect(columns.noiseToHarmonicDb[400]).toBeCloseTo(-2, 1);
   expect(roomBetween(trackOf(tone(300)), false, false)).toBeNull();
+});
+
+it('takes breath that resonates in the tube for air, before a tone and after it', () => {
+  const breath = { frames: 40, hz: SOUNDING_HZ, levelDb: -58, noiseToHarmonicDb: -6 };
+  const heard = withoutTubeNoise(trackOf(silence(50), breath, tone(200), breath, silence(50)));
+  expect(pitched(heard)).toEqual(Array.from({ length: 200 }, (_, i) => 90 + i));
+  // A fifth of its power and more is air.
+  expect(heard.columns.airDb[60]).toBeGreaterThan(-66);
+  // A soft beginning that is clear is the player's, and so is a short one.
+  const soft = trackOf(silence(50), { ...breath, noiseToHarmonicDb: -30 }, tone(200));
+  expect(withoutTubeNoise(soft)).toBe(soft);
+  const short = trackOf(silence(50), { ...breath, frames: 4 }, tone(200));
+  expect(withoutTubeNoise(short)).toBe(short);
 });

@@ -21,7 +21,7 @@ import {
   type TakeAnalysis,
   type TakeContext,
 } from '../judge/index.ts';
-import { playExercise, PROFILES, type ItemFault, type StandInProfile } from '../standin/index.ts';
+import { playExercise, PROFILES, type ExerciseRequest, type ItemFault, type StandInProfile } from '../standin/index.ts';
 import { additiveSound } from '../testing/additiveSound.ts';
 import type { Disturb } from '../testing/disturbances.ts';
 import { truthTrack } from '../testing/truthTrack.ts';
@@ -55,8 +55,14 @@ export interface VerdictRow extends Drill {
   onlySimulated?: true;
 }
 
-/** Where the frames come from: straight from what was meant, from the simulated player's sound, or from tones it did not make. */
-export type Ear = 'truth' | 'simulated' | 'additive';
+/** Plays a request in some way of its own; `beatZeroSeconds`: beat 0 within the sound. */
+export type SoundMaker = (request: ExerciseRequest) => {
+  samples: Float32Array<ArrayBuffer>;
+  beatZeroSeconds: number;
+};
+
+/** Where the frames come from: straight from what was meant, from the simulated player's sound, from tones it did not make, or from any other. */
+export type Ear = 'truth' | 'simulated' | 'additive' | SoundMaker;
 
 export interface RowResult {
   row: VerdictRow;
@@ -104,13 +110,12 @@ export function playAndJudge(
     holes = findHoles(sound, RATE);
     return listenTo(sound, RATE);
   };
-  if (ear === 'additive') {
-    const { samples, beatZeroSeconds } = additiveSound(request);
+  const make = ear === 'additive' ? additiveSound : ear === 'simulated' || row.onlySimulated ? playExercise : ear;
+  if (make === 'truth') heard = truthTrack(request);
+  else {
+    const { samples, beatZeroSeconds } = make(request);
     heard = { track: listen(samples), beatZeroSeconds };
-  } else if (ear === 'simulated' || row.onlySimulated) {
-    const { samples, beatZeroSeconds } = playExercise(request);
-    heard = { track: listen(samples), beatZeroSeconds };
-  } else heard = truthTrack(request);
+  }
   return analyseTake(
     heard.track,
     {

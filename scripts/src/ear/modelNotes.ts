@@ -1,0 +1,47 @@
+import { decodeWav } from '@inner-hum/core/formats';
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describeNote, type SampledNote } from './sampledNote.ts';
+
+const PROGRAM = '/usr/bin/stk-demo';
+const RATE_HZ = 48000;
+/** From the lowest note of a baritone to high on a soprano. */
+const [LOWEST, HIGHEST] = [37, 84];
+const SECONDS = 4;
+/** Breath pressure (controller 128): the tone stands from 80 to 100; over 110 it goes up to the twelfth. */
+const BREATH = 86;
+
+/** Plays a score of the synthesis toolkit's reed and bore; one line an event. */
+export function renderModel(
+  lines: readonly string[],
+  rateHz = RATE_HZ,
+): { samples: Float32Array<ArrayBuffer>; sampleRateHz: number } {
+  const folder = mkdtempSync(join(tmpdir(), 'reed-model-'));
+  const [score, wav] = [join(folder, 'score.ski'), join(folder, 'score.wav')];
+  writeFileSync(score, `${lines.join('\n')}\n`);
+  execFileSync(PROGRAM, ['Saxofony', '-s', `${rateHz}`, '-ow', wav, '-if', score], { stdio: 'ignore' });
+  const { samples, sampleRateHz } = decodeWav(readFileSync(wav));
+  rmSync(folder, { recursive: true });
+  return { samples, sampleRateHz };
+}
+
+/** A note that overblows by itself now and then is no note to be judged by. */
+const OWN = 0.99;
+
+/** Steady notes of a physical model of reed and bore that none of us wrote, or null where it is not installed. */
+export function renderModelNotes(): SampledNote[] | null {
+  if (!existsSync(PROGRAM)) return null;
+  return Array.from({ length: HIGHEST - LOWEST + 1 }, (_, i) => {
+    const midi = LOWEST + i;
+    const { samples, sampleRateHz } = renderModel([
+      'ControlChange 0.0 1 128 0.0',
+      `NoteOn 0.1 1 ${midi} 80`,
+      `ControlChange 0.0 1 128 ${BREATH}.0`,
+      `NoteOff ${SECONDS} 1 ${midi} 64`,
+      'ExitProgram 0.2 1 0 0',
+    ]);
+    return describeNote(midi, samples, sampleRateHz);
+  }).filter(({ ownShare }) => ownShare >= OWN);
+}
