@@ -68,6 +68,9 @@ export const NO_LINE: LineMeasures = {
   gapMs: null,
 };
 
+/** Echoes make steps smaller than this. */
+const RINGING_STAIR_DB = 4;
+
 /** A slip this soon after the tone began is the partial it began on. */
 const FIRST_SECONDS = 0.06;
 
@@ -101,7 +104,8 @@ export function judgeNote(
   const { onsetSeconds, slips } = history;
   const shape = shapeOf(note);
   const isSwell = shape !== 'steady';
-  const stairs = isSwell ? findStairs(curve) : [];
+  const leastStairDb = judging.roomDecayDbPerSecond === null ? 0 : RINGING_STAIR_DB;
+  const stairs = isSwell ? findStairs(curve).filter(({ stepDb }) => Math.abs(stepDb) >= leastStairDb) : [];
   const hairpin = shape === 'steady' ? null : readHairpin(curve, shape, secondsPerBeat);
   const turn = writtenTurnBeat(note);
   const release = history.events.find((event) => event.type === 'release');

@@ -96,6 +96,7 @@ export function noteAnalysis(
     breathHeard: events.some(({ type }) => type === 'breath'),
     isJoined: isJoinedTo(judging, before, span),
     airBeforeWasWritten: judging.score.at(index - 1)?.item.kind === 'air' && index > 0,
+    rings: judging.roomDecayDbPerSecond !== null,
     airWouldBeHeard: airWouldBeHeard(judging, judged),
     usualSoftBreathDb: context.usualSoftBreathDb ?? null,
     level: {

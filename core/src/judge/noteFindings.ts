@@ -27,6 +27,8 @@ const OVERSHOOT_BANDS = 3;
 const SUBTONE_AIR_MS = 800;
 /** More of its time than this a hairpin must not go the other way. */
 const WRONG_WAY_PERCENT = 5;
+/** Echoes make a level go back and forth for as long again. */
+const RINGING_WRONG_WAY_PERCENT = 10;
 /** Noise against tone at a soft end: from here on more breath than is wanted, and so much more than this player's usual. */
 const AIRY_DB = -6;
 const AIRIER_DB = 6;
@@ -70,6 +72,8 @@ export interface NoteHeard {
   /** The sound went on out of the note before without a break, however it is written. */
   isJoined: boolean;
   airBeforeWasWritten: boolean;
+  /** The room rings on. */
+  rings: boolean;
   /** Air before it would have been heard, had there been any. */
   airWouldBeHeard: boolean;
   usualSoftBreathDb: number | null;
@@ -163,7 +167,10 @@ export function noteFindings(heard: NoteHeard): Finding[] {
   const stepBand = tolerance.swellErrorDb + (heard.level.hairpin ? BEYOND_BAND_DB : 0);
   if (m.stepDb !== null && Math.abs(m.stepDb) > stepBand && !heard.isBackInLine)
     found.push({ kind: 'step', db: m.stepDb });
-  if (m.wrongWayPercent !== null && m.wrongWayPercent > WRONG_WAY_PERCENT)
+  if (
+    m.wrongWayPercent !== null &&
+    m.wrongWayPercent > (heard.rings ? RINGING_WRONG_WAY_PERCENT : WRONG_WAY_PERCENT)
+  )
     found.push({ kind: 'wrongWay', percent: m.wrongWayPercent });
   const airy = Math.min(AIRY_DB, (heard.usualSoftBreathDb ?? Infinity) + AIRIER_DB);
   if (!isSteady && m.softEndBreathDb !== null && m.softEndBreathDb > airy)

@@ -55,8 +55,8 @@ const SOME: readonly Named[] = [
 /** Every so many rows of what must pass and of what must be told: all of them would take hours. */
 const CLEAN_EVERY = 12;
 const FAULTS_EVERY = 42;
-const SAMPLED_CLEAN_EVERY = 8;
-const SAMPLED_FAULTS_EVERY = 24;
+const SAMPLED_CLEAN_EVERY = 4;
+const SAMPLED_FAULTS_EVERY = 12;
 
 /** Sampled notes have one colour and no breath that could be asked for, and reach as far as these horns. */
 const SAMPLED_HORNS = new Set(['soprano', 'alto', 'tenor']);
