@@ -88,6 +88,7 @@ function verdict(
     isJoined: false,
     airBeforeWasWritten: false,
     airWouldBeHeard: true,
+    rings: false,
     usualSoftBreathDb: null,
     level: {
       hairpin: null,
