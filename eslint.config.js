@@ -82,7 +82,7 @@ const webMay = {
   ui: ['notation', 'words'],
   ribbon: [],
   engraving: ['ribbon', 'notation', 'ui', 'words'],
-  listing: ['ribbon', 'notation', 'ui', 'storage', 'workers', 'words'],
+  listing: ['addresses', 'ribbon', 'notation', 'ui', 'storage', 'workers', 'words'],
   audio: [],
   storage: [],
   archive: ['storage'],

@@ -15,14 +15,14 @@ export default async function globalSetup({ projects }: FullConfig): Promise<voi
   };
   const save = (path: string) => context.storageState({ path, indexedDB: true });
   await page.goto('/welcome');
-  await choose('stand-in player');
+  await choose('simulated player');
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   await page.locator('main[data-phase="armed"]').waitFor();
   // A beat that is seen is drawn thirty times a second, in every journey.
-  await page.getByRole('button', { name: /^Beat: seen/ }).click();
-  await page.getByRole('button', { name: /^Beat: off/ }).waitFor();
+  await page.getByRole('button', { name: /^Metronome: light/ }).click();
+  await page.getByRole('button', { name: /^Metronome: off/ }).waitFor();
   await page.goto('/case');
-  await choose('stand-in player');
+  await choose('simulated player');
   await save(STATES.standIn);
   await choose('quickly');
   await save(STATES.quick);

@@ -57,7 +57,7 @@ async function visit(browser: Browser, baseURL: string): Promise<Page> {
   await context.addInitScript('globalThis.__name = (named) => named');
   const page = await context.newPage();
   await page.goto('/');
-  await page.getByRole('button', { name: 'stand-in player' }).click();
+  await page.getByRole('button', { name: 'simulated player' }).click();
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   return page;
 }
@@ -72,7 +72,7 @@ const seconds = async (work: () => Promise<unknown>) => {
 export async function measureFiles(browser: Browser, baseURL: string): Promise<FileFigures> {
   const page = await visit(browser, baseURL);
   await page.goto('/takes');
-  await page.getByText('Bring in recordings').click();
+  await page.getByText('Import recordings').click();
   const files = await recordings();
   await page.evaluate(() => {
     const tasks: number[] = [];
@@ -85,7 +85,7 @@ export async function measureFiles(browser: Browser, baseURL: string): Promise<F
   });
   await page.locator('input[type=file]').setInputFiles(files);
   const bringInSeconds = await seconds(() =>
-    page.getByText(`${FILES} takes brought in`).waitFor({ timeout: 300_000 }),
+    page.getByText(`${FILES} takes imported`).waitFor({ timeout: 300_000 }),
   );
   const longestTaskMs = await page.evaluate(() =>
     Math.max(0, ...(globalThis as unknown as { longTasks: number[] }).longTasks),
@@ -116,7 +116,7 @@ export async function measureFiles(browser: Browser, baseURL: string): Promise<F
     sound = await stored();
   }
   await page.goto('/case/keeping');
-  const save = page.getByRole('button', { name: 'Save', exact: true });
+  const save = page.getByRole('button', { name: 'Export', exact: true });
   await save.waitFor();
   const saving = page.waitForEvent('download', { timeout: 300_000 });
   const archiveSeconds = await seconds(async () => {
@@ -136,7 +136,7 @@ export async function measureFiles(browser: Browser, baseURL: string): Promise<F
   await add.waitFor();
   const bringBackSeconds = await seconds(async () => {
     await add.click();
-    await other.getByText(`${FILES} takes came back`).waitFor({ timeout: 300_000 });
+    await other.getByText(`${FILES} takes restored`).waitFor({ timeout: 300_000 });
   });
   await other.context().close();
   return {

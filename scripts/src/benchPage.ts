@@ -103,7 +103,7 @@ export async function measurePage(browser: Browser, baseURL: string): Promise<Pa
   await context.addInitScript(installProbe);
   const page = await context.newPage();
   await page.goto('/');
-  await page.getByRole('button', { name: 'stand-in player' }).click();
+  await page.getByRole('button', { name: 'simulated player' }).click();
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   await page.locator('main[data-phase="armed"]').waitFor();
   await page.goto('/case');

@@ -62,7 +62,7 @@ ${rows(all.filter(isFont))}
 ## Pictures and data
 
 Our own, MIT: ${publicFiles.sort().join(', ')}.
-Icons beside words come from lucide-react (ISC, below). No sound is shipped: clicks, drones and the stand-in player are computed.
+Icons beside words come from lucide-react (ISC, below). No sound is shipped: clicks, drones and the simulated player are computed.
 
 ## Packages
 

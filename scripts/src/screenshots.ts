@@ -58,7 +58,7 @@ async function shootReport(page: Page) {
     .click();
   await page.getByTestId('day-takes').waitFor();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as a page' }).first().click();
+  await page.getByRole('button', { name: 'Export as a page' }).first().click();
   const file = join(tmpdir(), 'inner-hum-report.html');
   await (await download).saveAs(file);
   const report = await page.context().newPage();
@@ -90,7 +90,7 @@ try {
     // A swell with a fault shows more of the ribbon than a good one.
     if (isWanted('stand-watching')) {
       await page.goto('/case');
-      await page.getByRole('button', { name: 'with a stair' }).click();
+      await page.getByRole('button', { name: 'with a jump in loudness' }).click();
       await page.waitForTimeout(300);
       await playSwell(page, 'note=67');
       await shoot(page, 'stand-watching');
@@ -151,7 +151,7 @@ try {
     if (!isWanted('today-account')) return;
     // Two lines of the own routine, hands-free, and how it was.
     await page.goto('/today');
-    await page.getByLabel('What for').selectOption('my own routine');
+    await page.getByLabel('Focus').selectOption('my own routine');
     await page.getByText('From your own routine').first().waitFor();
     await page.getByRole('link', { name: 'Start', exact: true }).click();
     await page.waitForURL(/stand/);

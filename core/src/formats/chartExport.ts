@@ -1,6 +1,6 @@
 import { plainName, type HornId } from '../horn/index.ts';
 import type { ChartedNote } from '../plan/index.ts';
-import { rounded, toCsv } from './csv.ts';
+import { rounded, toCsv, type CsvStyle } from './csv.ts';
 
 interface ChartOf {
   hornId: HornId;
@@ -57,7 +57,10 @@ const CHART_COLUMNS = [
 ] as const;
 
 /** The chart as CSV (RFC 4180); nothing in it is read as a formula. */
-export function chartToCsv(chart: ChartOf): string {
+export function chartToCsv(chart: ChartOf, style?: CsvStyle): string {
   const rows = chartRows(chart);
-  return toCsv([CHART_COLUMNS, ...rows.map((row) => CHART_COLUMNS.map((name) => row[name]))]);
+  return toCsv([CHART_COLUMNS, ...rows.map((row) => CHART_COLUMNS.map((name) => row[name]))], {
+    style,
+    isFile: true,
+  });
 }

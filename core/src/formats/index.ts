@@ -19,5 +19,5 @@ export { decodeFlac, encodeFlac } from './flac.ts';
 export { framesFromBytes, framesToBytes } from './frameBytes.ts';
 export { readJson } from './readJson.ts';
 export { mapToCsv, type MappedNote } from './mapTable.ts';
-export { toCsv, type Cell } from './csv.ts';
+export { BYTE_ORDER_MARK, CSV_STYLES, toCsv, type Cell, type CsvStyle } from './csv.ts';
 export { notesToCsv, notesToJson, takesToCsv, type TabledTake } from './noteTable.ts';

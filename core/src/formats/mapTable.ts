@@ -1,5 +1,5 @@
 import { plainName, type WrittenMidi } from '../horn/index.ts';
-import { headed, rounded, toCsv, type Cell } from './csv.ts';
+import { headed, rounded, toCsv, type Cell, type CsvStyle } from './csv.ts';
 
 /** A note of the horn map as a table needs it; null where nothing is known of it. */
 export interface MappedNote {
@@ -29,7 +29,7 @@ const COLUMNS = [
 ] as const;
 
 /** The horn map as CSV, one row a note: units in the header, no answer is empty. */
-export function mapToCsv(notes: readonly MappedNote[]): string {
+export function mapToCsv(notes: readonly MappedNote[], style?: CsvStyle): string {
   const header = ['note', 'writtenMidi', 'days', ...COLUMNS.map(([name, unit]) => headed(name, unit))];
   const rows = notes.map((note): Cell[] => [
     plainName(note.writtenMidi),
@@ -37,5 +37,5 @@ export function mapToCsv(notes: readonly MappedNote[]): string {
     note.days,
     ...COLUMNS.map(([name, , digits]) => rounded(note[name], digits)),
   ]);
-  return toCsv([header, ...rows]);
+  return toCsv([header, ...rows], { style, isFile: true });
 }

@@ -1,7 +1,7 @@
 import { COLUMN_FIGURES, figureRow, UNITS } from '../figures/index.ts';
 import { plainName, type HornId } from '../horn/index.ts';
 import { isNeutral, type NoteAnalysis, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
-import { headed, rounded, toCsv, type Cell } from './csv.ts';
+import { headed, rounded, toCsv, type Cell, type CsvStyle } from './csv.ts';
 
 /** A take as a table needs it. */
 export interface TabledTake {
@@ -85,10 +85,10 @@ const COLUMNS: readonly (readonly [string, string])[] = [...LEADING, ...FIGURE_C
  * Every judged note of some takes as CSV (RFC 4180): units in the header, nothing read as a formula, no answer is empty.
  * `withHeader` false continues a table.
  */
-export function notesToCsv(takes: readonly TabledTake[], withHeader = true): string {
+export function notesToCsv(takes: readonly TabledTake[], style?: CsvStyle, withHeader = true): string {
   const rows = takes.flatMap((take) => notesOfTake(take).map((note) => noteCells(take, note)));
   const header = COLUMNS.map(([name, unit]) => headed(name, unit));
-  return toCsv(withHeader ? [header, ...rows] : rows);
+  return toCsv(withHeader ? [header, ...rows] : rows, { style, isFile: withHeader });
 }
 
 /** The same as JSON: a list of notes and, by name, the unit of each field that has one. */
@@ -120,7 +120,7 @@ const TAKE_COLUMNS = [
 ];
 
 /** Some takes as CSV, one row a take. */
-export function takesToCsv(takes: readonly TabledTake[], withHeader = true): string {
+export function takesToCsv(takes: readonly TabledTake[], style?: CsvStyle, withHeader = true): string {
   const rows = takes.map((take): Cell[] => {
     const { context, analysis } = take;
     return [
@@ -139,5 +139,5 @@ export function takesToCsv(takes: readonly TabledTake[], withHeader = true): str
       take.playerNote,
     ];
   });
-  return toCsv(withHeader ? [TAKE_COLUMNS, ...rows] : rows);
+  return toCsv(withHeader ? [TAKE_COLUMNS, ...rows] : rows, { style, isFile: withHeader });
 }

@@ -7,6 +7,8 @@ import { writtenMidi } from '../horn/index.ts';
 import { analyseTake, type TakeContext } from '../judge/index.ts';
 import { playExercise, WARM_UP } from '../standin/index.ts';
 import {
+  BYTE_ORDER_MARK,
+  CSV_STYLES,
   mapToCsv,
   notesToCsv,
   notesToJson,
@@ -134,7 +136,7 @@ it('tables the judged notes of takes with their units, the same in CSV and JSON'
   verdict.findings.push({ kind: 'gap', lengthMs: 90, atSeconds: 2 });
   expect(JSON.parse(notesToJson([hold]))).toMatchObject({ notes: [{ asWritten: false }] });
   // What continues a table has no header of its own.
-  expect(notesToCsv([take]) + notesToCsv([take], false)).toBe(notesToCsv([take, take]));
+  expect(notesToCsv([take]) + notesToCsv([take], 'comma', false)).toBe(notesToCsv([take, take]));
   expect(parsed(takesToCsv([take]))[1].slice(-3)).toEqual([
     '1',
     String(take.analysis?.verdict.asWritten),
@@ -179,4 +181,32 @@ it('reads JSON from outside only where it is no longer, deeper or other than it 
     '',
   ])
     expect(() => readJson(bad, { depth: 2, length: 100 }), bad).toThrow(/JSON/);
+});
+
+it('is read by a spreadsheet of either kind: its letters, cells and numbers, whatever stands in a text', () => {
+  const note = {
+    writtenMidi: writtenMidi(70),
+    days: 3,
+    centsAtPp: -12.5,
+    centsAtMedium: 0,
+    centsAtFf: 8.25,
+    withinCents: 1.5,
+    responseMs: 84,
+    holdSeconds: null,
+    noiseToHarmonicDb: -21.4,
+    centroidHarmonics: 2.75,
+  };
+  for (const style of CSV_STYLES) {
+    const csv = mapToCsv([note, note], style);
+    expect(csv.startsWith(BYTE_ORDER_MARK)).toBe(true);
+    expect(csv.lastIndexOf(BYTE_ORDER_MARK)).toBe(0);
+    // The reader guesses what parts the cells, as a spreadsheet does.
+    const { data, meta } = Papa.parse<string[]>(csv.trimEnd());
+    expect(meta.delimiter).toBe(style === 'comma' ? ',' : ';');
+    expect(new Set(data.map((row) => row.length))).toEqual(new Set([11]));
+    const number = (text: string) => Number(style === 'comma' ? text : text.replace(',', '.'));
+    expect(data[1].slice(3).map(number)).toEqual([-12.5, 0, 8.3, 1.5, 84, 0, -21.4, 2.75]);
+  }
+  expect(toCsv([[-0.5, '=1+1', 'a;b', 'a,b']], { style: 'semicolon' })).toBe(`-0,5;'=1+1;"a;b";a,b\r\n`);
+  expect(toCsv([['größer', null, true]])).toBe('größer,,true\r\n');
 });

@@ -27,12 +27,12 @@ test.describe('who was never here', () => {
     const devtools = await context.newCDPSession(page);
     // Room for about two seconds of sound.
     await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '', quotaSize: 500_000 });
-    await firstVisit(page, 'stand-in player');
+    await firstVisit(page, 'simulated player');
     await page.goto('/stand/swell?beats=4');
     await playOut(page);
     await expect(trouble(page, 'storageFull')).toBeVisible();
     await expect(page.getByText(/cents/).first()).toBeVisible();
-    await expect(page.getByRole('link', { name: 'Look closer' })).toHaveCount(0);
+    await expect(page.getByRole('link', { name: 'Details' })).toHaveCount(0);
     const saving = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save as a file' }).click();
     expect((await saving).suggestedFilename()).toMatch(/^inner-hum-take-.*\.zip$/);
@@ -40,7 +40,7 @@ test.describe('who was never here', () => {
     await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '' });
     await page.keyboard.press('ArrowLeft');
     await inPhase(page, 'playing').waitFor();
-    await page.getByRole('link', { name: 'Look closer' }).click();
+    await page.getByRole('link', { name: 'Details' }).click();
     await expect(page.getByTestId('take-ribbon')).toBeVisible();
   });
 
@@ -57,11 +57,11 @@ test.describe('who was never here', () => {
     });
     try {
       const page = await context.newPage();
-      await firstVisit(page, 'stand-in player');
+      await firstVisit(page, 'simulated player');
       await expect(trouble(page, 'storageRefused')).toBeVisible();
       await playOut(page);
       await expect(trouble(page, 'takeUnsaved')).toBeVisible();
-      await page.getByRole('link', { name: 'Look closer' }).click();
+      await page.getByRole('link', { name: 'Details' }).click();
       await expect(page.getByTestId('take-ribbon')).toBeVisible();
       // Closing the page would lose it: the browser asks first.
       const asked = page.waitForEvent('dialog');

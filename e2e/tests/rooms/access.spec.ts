@@ -4,6 +4,7 @@ import type { Page } from '@playwright/test';
 import type Axe from 'axe-core';
 import type { RunOptions } from 'axe-core';
 import { expect, inPhase, NOBODY, roomTest, test } from '../../browser.ts';
+import { ROOMS } from '../../rooms.ts';
 
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
@@ -11,38 +12,6 @@ const PHONE = { width: 390, height: 844 };
 const ZOOMED = [
   { width: 640, height: 400 },
   { width: 320, height: 256 },
-];
-
-/** Every room at rest, with what its address can open. */
-const ROOMS = [
-  '/ladder',
-  '/ladder/routes',
-  '/ladder/match',
-  '/ladder/subtone?note=62',
-  '/high?note=93&keys=oct.L2.L3',
-  '/high/sheet',
-  '/today',
-  '/logbook',
-  '/logbook/2026-01-05',
-  '/logbook/trends',
-  '/logbook/aims',
-  '/logbook/trials',
-  '/logbook/ear',
-  '/map',
-  '/map?note=67',
-  '/map/mouthpiece',
-  '/map/findings',
-  '/shelf',
-  '/shelf/family/scaleEnds',
-  '/shelf/sheet?of=quietDescent',
-  '/takes?words=nowhere',
-  '/takes',
-  '/reading',
-  '/stand',
-  '/case',
-  '/case/calibrate',
-  '/case/keeping',
-  '/words#partial',
 ];
 
 /** Of axe's rules those that another layout can break. */
@@ -105,6 +74,7 @@ for (const room of ROOMS)
   roomTest(`${room} passes axe, light and dark, with its help, and fits at 400 %`, async ({ page }) => {
     await page.goto(room);
     await page.getByRole('main').waitFor();
+    if (!room.includes('/sheet')) await expect(page).toHaveTitle(/\S - Inner Hum$/);
     const help = page.getByRole('button', { name: 'Help', exact: true });
     if ((await help.count()) > 0) {
       await help.click();
@@ -131,15 +101,15 @@ test('what comes of playing passes axe, light and dark', async ({ page }) => {
   await clean();
   await page.keyboard.press('ArrowLeft');
   await expect(inPhase(page, 'resting')).toHaveCount(0);
-  await page.getByRole('link', { name: 'Look closer' }).click();
-  await page.getByLabel('Lay another take over it').selectOption({ index: 1 });
+  await page.getByRole('link', { name: 'Details' }).click();
+  await page.getByLabel('Compare with another take').selectOption({ index: 1 });
   await page
     .getByRole('img', { name: /^Pitch against loudness/ })
     .locator('circle')
     .first()
     .waitFor();
   // For whoever does not see the ribbon.
-  await page.getByText('Told in words').click();
+  await page.getByText('In words').click();
   await expect(page.getByTestId('told')).toContainText(
     /G 4, .* s long\. It began .* at m?p.*, was .* at f.* and ended .* at m?p/,
   );
@@ -189,7 +159,7 @@ test('keys alone lead from a first visit to a take laid over another', async ({ 
   };
   await page.goto('/welcome');
   await page.getByRole('heading', { level: 1 }).waitFor();
-  await go(/^the stand-in player|stand-in player/);
+  await go(/^the simulated player|simulated player/);
   await go(/^Play the first swell/);
   for (const key of ['Space', 'ArrowLeft']) {
     if (key === 'Space') await inPhase(page, 'armed').waitFor();
@@ -199,8 +169,8 @@ test('keys alone lead from a first visit to a take laid over another', async ({ 
     await expect(inPhase(page, 'resting')).toHaveCount(0);
     await inPhase(page, 'resting').waitFor();
   }
-  await go(/^Look closer/);
+  await go(/^Details/);
   await page.getByTestId('take-ribbon').waitFor();
-  await go(/^Lay another take over it/, 'ArrowDown');
-  await expect(page.getByText('Ink is this take; the outline is the other.')).toBeVisible();
+  await go(/^Compare with another take/, 'ArrowDown');
+  await expect(page.getByText('Filled: this take. Outline: the other one.')).toBeVisible();
 });

@@ -8,29 +8,29 @@ test('two takes by ear, another player brought in, and a day as a page that open
 }, info) => {
   await page.goto('/takes/demo-scene-0?over=demo-scene-1');
   const listen = page.getByTestId('compare-listen');
-  await listen.getByRole('button', { name: 'Hear this take' }).click({ timeout: 60_000 });
-  await expect(listen.getByRole('status')).toContainText('Sounds: this take, at the same loudness.');
-  await listen.getByRole('button', { name: 'Change over' }).click();
-  await expect(listen.getByRole('status')).toContainText('Sounds: the other one');
-  await listen.getByRole('button', { name: 'One of them, unnamed' }).click();
+  await listen.getByRole('button', { name: 'Play this take' }).click({ timeout: 60_000 });
+  await expect(listen.getByRole('status')).toContainText('Playing: this take, at the same loudness.');
+  await listen.getByRole('button', { name: 'Switch' }).click();
+  await expect(listen.getByRole('status')).toContainText('Playing: the other one');
+  await listen.getByRole('button', { name: 'Play one of them without its name' }).click();
   await listen.getByRole('button', { name: 'the other one', exact: true }).click();
   await expect(listen.getByRole('status')).toHaveText(/./);
   await expect(page.getByTestId('colour')).toContainText(/Brightness: \d/);
 
   await page.goto('/takes');
-  await page.getByText('Bring in recordings').click();
+  await page.getByText('Import recordings').click();
   await page.getByRole('button', { name: 'another player' }).click();
   const door = page.locator('input[type="file"]');
   await door.setInputFiles({ name: 'song.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('no sound') });
-  await expect(page.getByTestId('bring-in')).toContainText('the browser cannot read that sound');
+  await expect(page.getByTestId('bring-in')).toContainText('the browser cannot read this audio');
   const { samples, sampleRateHz } = playFaultySwell();
   const wav = await encodeWav({ samples, sampleRateHz }, 16);
   await door.setInputFiles({ name: 'another.wav', mimeType: 'audio/wav', buffer: Buffer.from(wav) });
-  await expect(page.getByTestId('bring-in')).toContainText('1 take brought in', {
+  await expect(page.getByTestId('bring-in')).toContainText('1 take imported', {
     timeout: 30_000,
   });
   await page.goto('/takes/demo-scene-0');
-  const over = page.getByLabel('Lay another take over it');
+  const over = page.getByLabel('Compare with another take');
   const other = await over.getByRole('option', { name: /Another player/ }).getAttribute('value');
   await over.selectOption(other);
   await expect(page.getByTestId('colour')).toContainText('Air in the tone');
@@ -43,7 +43,7 @@ test('two takes by ear, another player brought in, and a day as a page that open
     .click();
   await page.getByTestId('day-takes').waitFor();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'with its sound' }).click();
+  await page.getByRole('button', { name: 'with audio' }).click();
   const file = info.outputPath('report.html');
   await (await download).saveAs(file);
   const away = await browser.newContext({ offline: true });

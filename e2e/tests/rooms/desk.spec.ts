@@ -69,7 +69,7 @@ test.describe('in real time', () => {
     await page.waitForTimeout(800);
     await expect(inPhase(page, 'playing')).toBeVisible();
     await inPhase(page, 'resting').waitFor();
-    await page.getByRole('link', { name: 'Look closer' }).click();
+    await page.getByRole('link', { name: 'Details' }).click();
     await expect(page.getByTestId('take-ribbon')).toBeVisible();
     await expect(page.getByText('played blind')).toHaveCount(0);
     const held = await page.locator('[data-figure="holdSeconds"] td').first().innerText();

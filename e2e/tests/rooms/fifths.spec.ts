@@ -28,7 +28,7 @@ test('round one tube: own fingers, overtone, fundamental, and again, in one brea
   await inPhase(page, 'armed').waitFor();
   await playOut(page);
   await expect(page.getByTestId('headline')).toHaveText(/^Moved seamlessly \d of 4/);
-  await page.getByRole('link', { name: 'Look closer' }).click();
+  await page.getByRole('link', { name: 'Details' }).click();
   await expect(
     page.locator('tr[data-item="1"]').getByRole('img', { name: 'B flat 4 over B flat 3' }),
   ).toBeVisible();
@@ -60,7 +60,7 @@ test('a lick by two fingerings is built from the real routes, played, and counte
   clicks++;
   await page.getByLabel('Fingering').selectOption({ label: 'A 5 with the octave key, overblown' });
   expect(clicks).toBeLessThanOrEqual(12);
-  await page.getByRole('link', { name: 'Let the stand-in try it' }).click();
+  await page.getByRole('link', { name: 'Let the simulated player try it' }).click();
   await playOut(page);
   await page.goto('/ladder?fingered=79&partial=3');
   await expect(page.getByRole('button', { name: /^G 5, partial 3.*spoke 1 of 1/ })).toBeVisible();

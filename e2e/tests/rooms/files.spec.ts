@@ -86,7 +86,7 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
   baseURL,
 }) => {
   await playToTheEnd(page);
-  await page.getByRole('link', { name: 'Look closer' }).click();
+  await page.getByRole('link', { name: 'Details' }).click();
   await page.getByRole('textbox').fill('the first one');
   // In a quiet moment the parts it was recorded in become one piece.
   await expect(async () => expect(await rowsOf(page, 'sounds')).toHaveLength(1)).toPass({ timeout: 20_000 });
@@ -98,13 +98,13 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
     `stored sound: ${(perMinute / 1e6).toFixed(1)} MB a minute; as floats ${((4 * 60 * 48000) / 1e6).toFixed(1)}`,
   );
   await page.goto('/case');
-  await page.getByRole('link', { name: 'Archive, copies, room on the disk' }).click();
+  await page.getByRole('link', { name: 'Archives, copies, free space' }).click();
   await expect(page.getByText(/are stored here/)).toBeVisible();
   const archive = await downloaded(page, () =>
-    page.getByRole('button', { name: 'Save', exact: true }).click(),
+    page.getByRole('button', { name: 'Export', exact: true }).click(),
   );
   expect(archive.name).toMatch(/^inner-hum \d{4}-\d\d-\d\d\.zip$/);
-  await expect(page.getByTestId('keeping-told')).toContainText('1 take saved');
+  await expect(page.getByTestId('keeping-told')).toContainText('1 take exported');
   const parts = unzipSync(archive.bytes);
   expect(Object.keys(parts).filter((name) => name.endsWith('sound.flac'))).toHaveLength(1);
   expect(strFromU8(parts[Object.keys(parts).find((name) => name.startsWith('csv/notes')) ?? ''])).toContain(
@@ -118,7 +118,7 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
   await choose.setInputFiles(archive.path);
   await expect(other.getByText(/1 take, made on/)).toBeVisible();
   await other.getByRole('button', { name: 'Add to what is here' }).click();
-  await expect(other.getByTestId('keeping-told')).toContainText('1 take came back');
+  await expect(other.getByTestId('keeping-told')).toContainText('1 take restored');
   await choose.setInputFiles(archive.path);
   await other.getByRole('button', { name: 'Add to what is here' }).click();
   await expect(other.getByTestId('keeping-told')).toContainText('1 was here already');
@@ -127,8 +127,8 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
   // In place of what is here: only what the archive holds is left.
   await other.goto('/case/keeping');
   await choose.setInputFiles(archive.path);
-  await other.getByRole('button', { name: 'Put in place of what is here' }).click();
-  await expect(other.getByTestId('keeping-told')).toContainText('that the archive does not hold');
+  await other.getByRole('button', { name: 'Replace everything' }).click();
+  await expect(other.getByTestId('keeping-told')).toContainText('that the archive does not contain');
   await other.goto('/takes?words=first');
   await expect(other.getByText('1 of 1 take')).toBeVisible();
   await other.locator('main a[href^="/takes/"]').first().click();
@@ -137,7 +137,7 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
   // A file that is none changes nothing, and says so.
   await other.goto('/case/keeping');
   await choose.setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') });
-  await expect(other.getByTestId('keeping-told')).toContainText('is no archive of Inner Hum');
+  await expect(other.getByTestId('keeping-told')).toContainText('is not an Inner Hum archive');
   await other.context().close();
 });
 
@@ -173,7 +173,7 @@ test('recordings become takes: split at their pauses, whatever the browser reads
   const flac = await encodeFlac(swell);
   const bad = (await encodeWav({ sampleRateHz: 48000, samples: Float32Array.of(NaN, 1) })) as Uint8Array;
   await page.goto('/takes');
-  await page.getByText('Bring in recordings').click();
+  await page.getByText('Import recordings').click();
   await page.locator('input[type=file]').setInputFiles([
     { name: 'twice.wav', mimeType: 'audio/wav', buffer: Buffer.from(wav) },
     { name: 'once.flac', mimeType: 'audio/flac', buffer: Buffer.from(flac ?? []) },
@@ -187,14 +187,14 @@ test('recordings become takes: split at their pauses, whatever the browser reads
     },
   ]);
   const door = page.getByTestId('bring-in');
-  await expect(door).toContainText('3 takes brought in', { timeout: 60_000 });
-  await expect(door).toContainText('text.mp3 was left out: the browser cannot read');
-  await expect(door).toContainText(/short\.wav was left out: .*cut short/);
-  await expect(door).toContainText(/nan\.wav was left out: .*no number/);
-  await expect(door).toContainText('quiet.wav was left out: no tone');
+  await expect(door).toContainText('3 takes imported', { timeout: 60_000 });
+  await expect(door).toContainText('text.mp3 was not imported: the browser cannot read');
+  await expect(door).toContainText(/short\.wav was not imported: .*cut short/);
+  await expect(door).toContainText(/nan\.wav was not imported: .*no number/);
+  await expect(door).toContainText('quiet.wav was not imported: no tone');
   await expect(page.getByText('3 takes kept')).toBeVisible();
   // And out again, as tables and sound.
-  await page.getByText('Save these 3 takes').click();
+  await page.getByText('Export these 3 takes').click();
   const zip = await downloaded(page, () => page.getByRole('button', { name: 'Sound as WAV' }).click());
   const sounds = unzipSync(zip.bytes);
   expect(Object.keys(sounds)).toHaveLength(3);
@@ -225,7 +225,7 @@ test('plays on without a network once it was opened, and finds its takes in ever
     ['/high', 'High notes'],
     ['/shelf', 'Shelf'],
     ['/logbook/aims', 'What do I want to reach?'],
-    ['/case/keeping', 'Safe keeping'],
+    ['/case/keeping', 'Backup'],
   ]) {
     await page.goto(room);
     await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
@@ -252,19 +252,19 @@ test.describe('a disk of its own', () => {
     await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '', quotaSize: 100_000_000 });
     await playToTheEnd(page);
     await expect(trouble(page, 'storageLow')).toBeVisible({ timeout: 20_000 });
-    await page.getByRole('button', { name: 'Make room' }).click();
-    await expect(page.getByText('There is room for less than 250 MB more.', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: 'Free space' }).click();
+    await expect(page.getByText('Less than 250 MB more fits.', { exact: false })).toBeVisible();
     // Yesterday's takes: the day is moved, for the journey cannot wait.
     await putTakes(page, { day: '2026-01-05' });
     await page.reload();
     await page.getByLabel('Takes before').fill(new Date().toISOString().slice(0, 10));
-    await page.getByRole('button', { name: /Let the sound of 2 takes go/ }).click();
-    await expect(page.getByTestId('keeping-told')).toContainText('everything else of them is here');
+    await page.getByRole('button', { name: /Delete the audio of 2 takes/ }).click();
+    await expect(page.getByTestId('keeping-told')).toContainText('everything else is kept');
     expect(await rowsOf(page, 'sounds')).toHaveLength(0);
     await page.goto('/takes');
     await page.locator('main a[href^="/takes/"]').first().click();
     await page.getByRole('button', { name: /Listen/ }).click();
-    await expect(page.getByText('Its sound was let go to make room.')).toBeVisible();
+    await expect(page.getByText('Audio deleted to free space.')).toBeVisible();
   });
 });
 
@@ -273,13 +273,13 @@ test('a row that cannot be read is put aside, and the rooms open', async ({ page
   await putTakes(page, { id: 'broken', context: { exercise: 'gone' }, analysis: { items: 3 } });
   await page.goto('/takes');
   await expect(page.getByRole('heading', { name: 'This room could not be shown' })).toBeVisible();
-  await expect(page.getByText('1 row that could not be read was put aside')).toBeVisible();
-  await page.getByRole('button', { name: 'Load again' }).click();
+  await expect(page.getByText('1 row that could not be read was set apart')).toBeVisible();
+  await page.getByRole('button', { name: 'Reload' }).click();
   await expect(page.getByText('1 take kept')).toBeVisible();
   await page.goto('/case/keeping');
   const row = page.getByText(/^takes, .*analysis/);
   await expect(row).toBeVisible();
-  await page.getByRole('button', { name: 'Forget it' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await expect(row).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toBeVisible();
@@ -352,7 +352,7 @@ test.describe('from before', () => {
       await new Promise<void>((resolve) => (open.onsuccess = () => resolve(open.result.close())));
     });
     await expect(page.getByText('A newer Inner Hum is open in another tab.', { exact: false })).toBeVisible();
-    await page.getByRole('button', { name: 'Load again' }).click();
+    await page.getByRole('button', { name: 'Reload' }).click();
     await expect(page.getByText('Inner Hum could not open its takes.', { exact: false })).toBeVisible();
   });
 });
@@ -378,16 +378,16 @@ test('a score comes in for the horn that is played, and goes out again for other
   // C5 and E5 as they sound are written A5 and C#6 for the alto.
   await expect(panel.getByText(/A5 – C sharp 6/)).toBeVisible();
   await panel.getByRole('button', { name: 'long tones of its notes' }).click();
-  await panel.getByRole('button', { name: 'Put it on the Shelf' }).click();
-  await expect(page.getByText('1 exercise brought in')).toBeVisible();
+  await panel.getByRole('button', { name: 'Add to the Shelf' }).click();
+  await expect(page.getByText('1 exercise imported')).toBeVisible();
   await page
     .getByRole('link', { name: /Two notes, Flute/ })
     .first()
     .click();
-  const xml = await downloaded(page, () => page.getByRole('button', { name: 'Save as MusicXML' }).click());
+  const xml = await downloaded(page, () => page.getByRole('button', { name: 'Export as MusicXML' }).click());
   expect(xml.bytes.toString()).toContain('<chromatic>-9</chromatic>');
   const midi = await downloaded(page, () =>
-    page.getByRole('button', { name: 'Save as MIDI with click' }).click(),
+    page.getByRole('button', { name: 'Export as MIDI with click' }).click(),
   );
   expect(midi.bytes.subarray(0, 4).toString()).toBe('MThd');
   expect(midi.name).toBe('Two notes, Flute.mid');
@@ -403,11 +403,11 @@ test('a newer version waits until the player takes it, and not while a take is p
   const server = app.listen(UPDATE_PORT, '127.0.0.1');
   const context = await browser.newContext({ serviceWorkers: 'allow', baseURL: origin });
   const page = await context.newPage();
-  await firstVisit(page, 'stand-in player');
+  await firstVisit(page, 'simulated player');
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   // From the next visit on the page is the one that is kept.
   await page.goto('/case');
-  await expect(page.getByText('A newer Inner Hum is ready.')).toHaveCount(0);
+  await expect(page.getByText('A newer Inner Hum is available.')).toHaveCount(0);
   appendFileSync(join(distDir, 'sw.js'), '\n// the next version\n');
   await page.waitForTimeout(3500);
   const look = () =>
@@ -415,17 +415,17 @@ test('a newer version waits until the player takes it, and not while a take is p
       navigator.serviceWorker.getRegistration().then((found) => found?.update().then(() => undefined)),
     );
   await look();
-  const notice = page.getByText('A newer Inner Hum is ready.');
+  const notice = page.getByText('A newer Inner Hum is available.');
   await expect(notice).toBeVisible({ timeout: 20_000 });
   // Another tab plays: nothing is taken from under it.
   const other = await context.newPage();
   await other.goto('/stand/swell?beats=4');
   await beginSounding(other);
-  await page.getByRole('button', { name: 'Take it now' }).click();
+  await page.getByRole('button', { name: 'Update now' }).click();
   await expect(page.getByText('A take is being played', { exact: false })).toBeVisible();
   await inPhase(other, 'resting').waitFor({ timeout: 30_000 });
   const loaded = page.waitForEvent('load');
-  await page.getByRole('button', { name: 'Take it now' }).click();
+  await page.getByRole('button', { name: 'Update now' }).click();
   await loaded;
   await expect(page.getByRole('heading', { name: 'Case' })).toBeVisible();
   await expect(notice).toHaveCount(0);

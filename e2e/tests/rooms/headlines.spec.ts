@@ -37,7 +37,7 @@ test('a vowel sweep says which vowel is darkest and brightest, and each one besi
   await expect(await played(page, 'vowelSweep?tries=1')).toHaveText(
     /^(Oo|Oh|Ah|Ay|Ee) darkest, (oo|oh|ah|ay|ee) brightest, pitch within \d+ cents?/,
   );
-  await page.getByRole('link', { name: 'Look closer' }).click();
+  await page.getByRole('link', { name: 'Details' }).click();
   await expect(page.getByTestId('words').getByRole('row')).toHaveCount(5);
   await expect(page.getByTestId('words').getByRole('row').first()).toContainText(/\d\.\d harmonics/);
 });
@@ -53,7 +53,7 @@ test('a long hold counts its clicks while it lasts, and is compared with the las
   // Long enough to be seen counting, however fast the simulated player is.
   await page.goto('/stand/drill/longHold?beats=64&tries=1&note=72');
   await inPhase(page, 'armed').waitFor();
-  await page.getByRole('button', { name: 'Let the stand-in play' }).click();
+  await page.getByRole('button', { name: 'Let the simulated player play' }).click();
   await expect(page.getByTestId('clicks')).toHaveText(/^\d+ clicks?$/);
   await played(page, drill);
   // The same in the list, and in the words for whoever does not see the ribbon.
@@ -64,7 +64,7 @@ test('a long hold counts its clicks while it lasts, and is compared with the las
     .first()
     .click();
   await expect(page.getByTestId('headline')).toHaveText('8 clicks, good to the end; last time 8.');
-  await page.getByText('Told in words').click();
+  await page.getByText('In words').click();
   await expect(page.getByTestId('told')).toContainText('8 clicks, good to the end; last time 8.');
 });
 

@@ -9,18 +9,18 @@ test('a whole cue trial: fixed beforehand, run by the Stand, told honestly at it
   await page.getByLabel('One way, in a word or two').fill('think high');
   await page.getByLabel('The other way').fill('think far');
   await page.getByRole('group', { name: 'Pairs' }).getByRole('button', { name: '6' }).click();
-  await page.getByLabel('What decides').selectOption('Spread of pitch');
+  await page.getByLabel('What decides').selectOption('Pitch variation');
   await page.getByRole('button', { name: 'Begin: think high or think far' }).click();
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByTestId('word')).toHaveText(/^think (high|far)$/);
   await page.keyboard.press('Space');
   await expect(page.getByTestId('phrase-count')).toHaveText(/^([3-9]|1[0-2]) of 12$/, { timeout: 90_000 });
-  await expect(page.getByRole('link', { name: 'What it shows' })).toBeVisible({ timeout: 300_000 });
-  await page.getByRole('link', { name: 'What it shows' }).click();
+  await expect(page.getByRole('link', { name: 'Result' })).toBeVisible({ timeout: 300_000 });
+  await page.getByRole('link', { name: 'Result' }).click();
   const trial = page.getByTestId('trials').getByRole('listitem').first();
   await expect(trial).toContainText('“think high” or “think far”');
-  await expect(trial).toContainText('1 sitting');
-  await expect(trial.locator('[data-result]')).toHaveText(/no difference shown|in nine cases of ten/);
+  await expect(trial).toContainText('1 session');
+  await expect(trial.locator('[data-result]')).toHaveText(/no clear difference|in nine cases of ten/);
   await expect(trial.getByRole('img', { name: /^6 pairs as lines/ })).toBeVisible();
   await trial.getByRole('button', { name: 'Delete' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -31,7 +31,7 @@ test('an aim in own words becomes a measure with a target, and leads the sheet u
   page,
 }) => {
   await page.goto('/logbook/aims');
-  await page.getByLabel('Take one').selectOption('Soft low notes that answer at once');
+  await page.getByLabel('Choose one').selectOption('Soft low notes that respond at once');
   await page.getByLabel('Where').selectOption('B 3');
   await page.getByRole('button', { name: 'Lower target' }).click();
   await page.getByLabel('By', { exact: true }).fill('2031-03-14');
@@ -40,13 +40,13 @@ test('an aim in own words becomes a measure with a target, and leads the sheet u
   await expect(aim).toContainText('B 3');
   await expect(aim).toContainText('Nothing of this kind was played yet.');
   await page.getByRole('link', { name: 'Today' }).click();
-  await expect(page.getByTestId('aims')).toContainText('Soft low notes that answer at once, by 14 March');
+  await expect(page.getByTestId('aims')).toContainText('Soft low notes that respond at once, by 14 March');
   await expect(
     page.getByTestId('sheet').getByRole('listitem').filter({ hasText: 'Toward your aim' }),
   ).not.toHaveCount(0);
   await page.goto('/logbook/aims');
-  await aim.getByRole('button', { name: 'Put it away' }).click();
-  await expect(aim).toContainText('put away on');
+  await aim.getByRole('button', { name: 'Archive' }).click();
+  await expect(aim).toContainText('archived on');
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByTestId('sheet')).toBeVisible();
   await expect(page.getByTestId('aims')).toHaveCount(0);

@@ -9,7 +9,7 @@ test('two fingerings of a high note tried, the better one settled on, shown on t
   await page.getByRole('link', { name: 'Does it speak?' }).click();
   await expect(page).toHaveURL(/highTries.*keys=oct\.L1\.L3\.R1\.sideBb/);
   await expect(page.getByText(/^Throat: do not squeeze it/)).toBeVisible();
-  await page.getByRole('button', { name: 'I have read it' }).click();
+  await page.getByRole('button', { name: 'OK' }).click();
   for (const keys of ['oct.L1.L3.R1.sideBb', 'oct.L2']) {
     await page.goto(`/stand/drill/highTries?note=91&keys=${keys}&tries=8&tempoBpm=180`);
     await playOut(page);
@@ -22,21 +22,21 @@ test('two fingerings of a high note tried, the better one settled on, shown on t
   await expect(page.getByTestId('high-told')).toHaveText(
     'It speaks more often than every other one you tried.',
   );
-  await page.getByRole('button', { name: 'Settle on this one' }).click();
-  await expect(page.getByTestId('high-state')).toHaveText('You settled on this one.');
+  await page.getByRole('button', { name: 'Choose this one' }).click();
+  await expect(page.getByTestId('high-state')).toHaveText('Your choice.');
 
   // Another fingering by pressing keys in the picture; on the chart, off it, and back.
   await page.getByRole('checkbox', { name: 'right 2' }).click();
   await expect(page.getByTestId('high-state')).toHaveText('Not on your chart yet.');
-  await page.getByRole('button', { name: 'Put it on the chart' }).click();
+  await page.getByRole('button', { name: 'Add to the chart' }).click();
   await expect(page.getByTestId('high-state')).toHaveText('On your chart.');
-  await page.getByRole('button', { name: 'Take it off' }).click();
+  await page.getByRole('button', { name: 'Remove from the chart' }).click();
   await expect(page.getByTestId('high-state')).toHaveText('Not on your chart yet.');
-  await page.getByRole('button', { name: 'Put back what was taken off' }).click();
+  await page.getByRole('button', { name: 'Restore removed fingerings' }).click();
   await expect(page.getByTestId('high-state')).toHaveText('On your chart.');
 
   const saved = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  await page.getByRole('button', { name: 'Export as CSV' }).click();
   const text = readFileSync(await (await saved).path(), 'utf8');
   expect(text.split('\r\n')[0]).toContain('writtenMidi,note,keys,preferred,tries,spoke,speakRatePercent');
   expect(text).toMatch(/91,G6,oct L1 L3 R1 sideBb,true,8,/);

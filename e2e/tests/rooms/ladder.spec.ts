@@ -7,11 +7,11 @@ test('matching a note: two fingerings of one pitch side by side, and unnamed', a
   await page.goto('/stand/drill/overtoneMatch?beats=2&tries=1&tempoBpm=100');
   await playOut(page);
   await page.goto('/ladder/match');
-  await expect(page.getByTestId('match-figures')).toContainText(/Colour \d\.\d dB apart/);
+  await expect(page.getByTestId('match-figures')).toContainText(/Colour difference \d\.\d dB/);
   await expect(
     page.getByRole('img', { name: /regular to the left, fingered B flat 3 to the right/ }),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Listen to one of them, unnamed' }).click();
+  await page.getByRole('button', { name: 'Play one of them without its name' }).click();
   await expect(page.getByText('Which was it?')).toBeVisible();
   await page.getByRole('button', { name: 'regular', exact: true }).click();
   await expect(page.getByText(/^(Right|It was the other): /)).toBeVisible();
@@ -30,7 +30,7 @@ test('a scale through routes: written in two lines, played, judged by what is fi
   await expect(page).toHaveURL(/stand\/own/);
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByTestId('fingered')).toContainText('fingered D 5');
-  await page.getByRole('button', { name: 'Let the stand-in play' }).click();
+  await page.getByRole('button', { name: 'Let the simulated player play' }).click();
   await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
   await expect(page.getByTestId('headline')).toHaveText(/^\d+ notes, /);
   await page.goto('/shelf?shown=own');

@@ -9,7 +9,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await page.getByRole('button', { name: 'Month before' }).click();
   await expect(page.getByText(/another reed: cane, 2 ½, no\. 2|repair: G sharp pad/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Trends' }).click();
-  await page.getByLabel('Figure').selectOption('Answer of the note');
+  await page.getByLabel('Figure').selectOption('Response');
   await page.getByLabel('Where').selectOption('the low notes');
   await expect(page).toHaveURL(/measure=responseMs.*zone=low/);
   const changes = page.getByTestId('changes').getByRole('listitem');
@@ -18,7 +18,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
     /no\. 2: \d+ ms before, \d+ ms after, \d+ ms less \(\d+ to \d+ ms in nine cases of ten\)/,
   );
   await expect(changes.filter({ hasText: 'repair' })).toContainText('ms less');
-  await expect(page.getByRole('img', { name: /^Answer of the note on \d+ days, from/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Response on \d+ days, from/ })).toBeVisible();
 
   // A take of the twelve weeks has no sound stored: it is played again when it is wanted.
   await page.goto('/takes');
@@ -28,7 +28,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
     .click();
   await page.getByTestId('take-ribbon').waitFor();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as WAV and JSON' }).click();
+  await page.getByRole('button', { name: 'Export as WAV and JSON' }).click();
   // Ten seconds of it as 32-bit samples, and what was heard in them.
   expect((await stat(await (await download).path())).size).toBeGreaterThan(10 * 48000);
 
@@ -46,12 +46,12 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await playOut(page);
   await page.goto('/case');
   await expect(blue).toContainText(/0 min of tone on 1 day/);
-  await blue.getByRole('button', { name: 'Say how it plays' }).click();
+  await blue.getByRole('button', { name: 'Rate it' }).click();
   await blue.getByRole('button', { name: 'badly' }).click();
   await blue.getByLabel('In a few words').fill('too stiff');
   await page.keyboard.press('Enter');
   await expect(blue).toContainText(/Played badly .* too stiff/);
-  await blue.getByRole('button', { name: 'Retire it' }).click();
+  await blue.getByRole('button', { name: 'Retire' }).click();
   await expect(page.getByText('2 reeds out of use')).toBeVisible();
   // A leak test of long ago is due again.
   await page.getByLabel('Remind of a leak test').selectOption('after 30 days');
@@ -59,7 +59,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await expect(page.getByTestId('due')).toContainText(/The last leak test was \d+ days ago/);
   await page.goto('/case');
   await page.getByLabel('What was done', { exact: true }).selectOption('leak test');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByTestId('sheet')).toBeVisible();
   await expect(page.getByTestId('due')).toHaveCount(0);

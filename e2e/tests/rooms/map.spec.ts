@@ -50,8 +50,8 @@ test('a chart run fills the map: the note opens, the rest is asked for, another 
   await page.goto('/map');
   await expect(page.getByText('Play anything that is judged')).toBeVisible();
   // A new set-up begins a new map, the one before it as its background until something else is chosen.
-  await expect(page.getByLabel('Laid under')).toHaveValue('alto.first|');
-  await page.getByLabel('Laid under').selectOption('nothing');
+  await expect(page.getByLabel('Compare with')).toHaveValue('alto.first|');
+  await page.getByLabel('Compare with').selectOption('nothing');
   await expect(page).toHaveURL(/over=nothing/);
 });
 
@@ -73,7 +73,7 @@ test('the mouthpiece moved and measured: three notes, three notes again, this ho
   await page.getByRole('link', { name: 'leave' }).click();
   await expect(page).toHaveURL(/\/map\/mouthpiece/);
   await expect(
-    page.getByText(/Measured on .* by moving it 3\.0 mm: your horn answers with \d+ %/),
+    page.getByText(/Measured on .* by moving it 3\.0 mm: your horn follows with \d+ %/),
   ).toBeVisible();
   await expect(page.getByTestId('retested')).toContainText(/moved \d+\.\d cents/);
 });

@@ -12,7 +12,7 @@ test('a phone on the stand: first swell by touch, verdict, closer look, and back
 }) => {
   await page.goto('/stand/swell?note=67&beats=4');
   await inPhase(page, 'armed').waitFor();
-  await page.getByRole('button', { name: 'Let the stand-in play' }).tap();
+  await page.getByRole('button', { name: 'Let the simulated player play' }).tap();
   await inPhase(page, 'playing').waitFor();
   // Note, ribbon and beat are on the screen together while the note sounds.
   const note = await page.getByRole('img', { name: 'G 4' }).first().boundingBox();
@@ -20,7 +20,7 @@ test('a phone on the stand: first swell by touch, verdict, closer look, and back
   expect(note?.height).toBeGreaterThanOrEqual(120);
   expect((drawing?.y ?? 0) + (drawing?.height ?? 9999)).toBeLessThan(844);
   await inPhase(page, 'resting').waitFor({ timeout: 25_000 });
-  await page.getByRole('link', { name: 'Look closer' }).tap();
+  await page.getByRole('link', { name: 'Details' }).tap();
   await page.getByTestId('take-ribbon').tap({ position: { x: 180, y: 150 } });
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /cents? (sharp|flat)/);
   await page.getByRole('link', { name: 'Stand' }).tap();

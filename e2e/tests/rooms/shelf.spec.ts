@@ -17,7 +17,7 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
     page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /^Play / }) }),
   ).toHaveCount(1);
   await expect(row.locator('.engraving svg')).toBeVisible();
-  const star = row.getByRole('button', { name: /at hand/ });
+  const star = row.getByRole('button', { name: /favourites/ });
   await star.click();
   await expect(star).toHaveAttribute('aria-pressed', 'true');
   // Help stays open while the Shelf is searched, and when the page is opened again.
@@ -40,7 +40,7 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   await page.getByRole('link', { name: 'Play', exact: true }).click();
   await inPhase(page, 'armed').waitFor();
   // A caution is told once.
-  await page.getByRole('button', { name: 'I have read it' }).click();
+  await page.getByRole('button', { name: 'OK' }).click();
   await expect(page.getByRole('complementary', { name: 'Before you begin' })).toHaveCount(0);
   await page.keyboard.press('Space');
   await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
@@ -90,7 +90,7 @@ test('an exercise of one’s own: written, painted, put in order, tried by the s
   for (let i = 0; i < 6; i++) await page.getByRole('button', { name: 'Faster' }).click();
 
   // Whoever plays otherwise, here the stand-in tries it.
-  await page.getByRole('link', { name: 'Let the stand-in try it' }).click();
+  await page.getByRole('link', { name: 'Let the simulated player try it' }).click();
   await playOut(page);
   await expect(page.getByTestId('headline')).toContainText('when loud');
   await page.keyboard.press('Escape');
@@ -98,13 +98,13 @@ test('an exercise of one’s own: written, painted, put in order, tried by the s
 
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as a file' }).click(),
+    page.getByRole('button', { name: 'Export', exact: true }).click(),
   ]);
   const path = await file.path();
   const [kept] = JSON.parse(readFileSync(path, 'utf8')) as { name: string; phrases: unknown[] }[];
   expect(kept).toMatchObject({ name: 'Two steps', phrases: [{ items: { length: 3 } }] });
   await page.getByRole('button', { name: 'Delete' }).click();
-  await expect(page.getByText('Two steps is off the Shelf.')).toBeVisible();
+  await expect(page.getByText('Two steps deleted.')).toBeVisible();
   const mine = page.getByRole('link', { name: 'Two steps', exact: true });
   await expect(mine).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -14,18 +14,18 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   await inPhase(page, 'resting').waitFor();
   // The ribbon waits for the call: at the soft end this player goes sharp, at the loud end flat.
   await expect(page.getByText('The soft end was')).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Look closer' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Details' })).toBeHidden();
   await page.keyboard.press('ArrowUp');
   await expect(page.getByText('The loud end was')).toBeVisible();
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByTestId('call-words')).toHaveText(/You called [12] of 2 right/);
-  await page.getByRole('link', { name: 'Look closer' }).click();
+  await expect(page.getByTestId('call-words')).toHaveText(/[012] of 2 guesses right/);
+  await page.getByRole('link', { name: 'Details' }).click();
   await expect(page.getByText('played blind')).toBeVisible();
-  await expect(page.getByTestId('call-words')).toHaveText(/You called [12] of 2 right/);
+  await expect(page.getByTestId('call-words')).toHaveText(/[012] of 2 guesses right/);
 
-  await page.getByLabel('Your note on this take').fill('The end went thin.');
+  await page.getByLabel('Your notes').fill('The end went thin.');
   const saving = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as WAV and JSON' }).click();
+  await page.getByRole('button', { name: 'Export as WAV and JSON' }).click();
   const files = unzipSync(new Uint8Array(readFileSync(await (await saving).path())));
   const [wav, json] = ['.wav', '.json'].map(
     (end) => Object.keys(files).find((name) => name.endsWith(end)) ?? '',
@@ -75,7 +75,7 @@ test.describe('in real time', () => {
     // What is left in the middle is kept, and begins anew.
     await inPhase(page, 'paused').waitFor();
     await at(1);
-    await page.getByRole('button', { name: 'Go on' }).click();
+    await page.getByRole('button', { name: 'Resume' }).click();
     await inPhase(page, 'counting').waitFor();
     await at(1);
     await page.keyboard.press('n');

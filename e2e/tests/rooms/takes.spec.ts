@@ -4,8 +4,8 @@ import { expect, playOut, test } from '../../browser.ts';
 async function keepTake(page: Page, search: string, note: string): Promise<void> {
   await page.goto(`/stand/swell?tempoBpm=120&${search}`);
   await playOut(page);
-  await page.getByRole('link', { name: 'Look closer' }).click();
-  await page.getByLabel('Your note on this take').fill(note);
+  await page.getByRole('link', { name: 'Details' }).click();
+  await page.getByLabel('Your notes').fill(note);
   await page.getByRole('link', { name: 'Takes', exact: true }).click();
   // The field on the take's own page holds the same words: be in the list before anything is looked for.
   await page.getByRole('heading', { level: 1, name: 'Takes' }).waitFor();
@@ -22,10 +22,10 @@ test('two takes laid over each other, and the list found again by note, day and 
   await keepTake(page, 'note=67&beats=4', 'New reed again');
 
   await page.getByText('New reed again').click();
-  const choice = page.getByLabel('Lay another take over it');
+  const choice = page.getByLabel('Compare with another take');
   await expect(choice.locator('optgroup')).toHaveCount(2);
   await choice.selectOption({ index: 1 });
-  await expect(page.getByText('Ink is this take; the outline is the other.')).toBeVisible();
+  await expect(page.getByText('Filled: this take. Outline: the other one.')).toBeVisible();
   await expect(page.locator('[data-figure="noiseToHarmonicDb"] td')).toHaveCount(2);
   const breath = async () =>
     (await page.locator('[data-figure="noiseToHarmonicDb"] td').allInnerTexts()).map((text) =>
@@ -41,7 +41,7 @@ test('two takes laid over each other, and the list found again by note, day and 
   ).toBeAttached();
   // The comparison is in the address, and turns round.
   await page.reload();
-  await page.getByRole('link', { name: 'Change places' }).click();
+  await page.getByRole('link', { name: 'Swap' }).click();
   await expect(page.locator('[data-figure="noiseToHarmonicDb"] td')).toHaveCount(2);
   await expect.poll(breath).toEqual([clear, airy]);
 
@@ -55,7 +55,7 @@ test('two takes laid over each other, and the list found again by note, day and 
   await page.reload();
   await expect(rows).toHaveCount(1);
   await page.getByLabel('Search in your notes').fill('trumpet');
-  await expect(page.getByText('No take is like that.')).toBeVisible();
+  await expect(page.getByText('No matches.')).toBeVisible();
   await page.getByRole('button', { name: 'Show all' }).click();
   await page.getByLabel('Day').fill(await page.evaluate(() => new Date().toLocaleDateString('sv')));
   await page.getByLabel('Horn').selectOption('alto');

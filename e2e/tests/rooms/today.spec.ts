@@ -14,12 +14,12 @@ test('a day’s sheet: minutes, a line put aside and one kept, played hands-free
   await expect.poll(() => lines.count()).toBeLessThan(ten);
   const third = lines.nth(2);
   const name = await third.getAttribute('data-line');
-  await third.getByRole('button', { name: 'Not today' }).click();
+  await third.getByRole('button', { name: 'Skip today' }).click();
   await expect(page.locator(`[data-line="${name}"]`)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Bring back what was put aside' }).click();
+  await page.getByRole('button', { name: 'Restore what was skipped' }).click();
   await expect(page.locator(`[data-line="${name}"]`)).toHaveCount(1);
-  await page.locator(`[data-line="${name}"]`).getByRole('button', { name: 'Keep it' }).click();
-  await page.getByLabel('What for').selectOption('overtones first');
+  await page.locator(`[data-line="${name}"]`).getByRole('button', { name: 'Pin' }).click();
+  await page.getByLabel('Focus').selectOption('overtones first');
   await expect(page.locator(`[data-line="${name}"]`)).toHaveCount(1);
 
   // The easy middle note; then, after a rest, the line after it, without a hand.
@@ -46,8 +46,8 @@ test('a day’s sheet: minutes, a line put aside and one kept, played hands-free
   // Another visit goes on where this one stopped.
   await page.reload();
   await expect(lines.nth(1)).toContainText('done');
-  await expect(page.getByRole('link', { name: 'Carry on' })).toHaveAttribute('href', /airThenNote/);
-  await page.getByRole('button', { name: 'Plan the rest anew' }).click();
+  await expect(page.getByRole('link', { name: 'Continue' })).toHaveAttribute('href', /airThenNote/);
+  await page.getByRole('button', { name: 'Plan the rest again' }).click();
   await expect(page.locator('[data-line="opening/longHold"]')).toContainText('done');
 });
 
@@ -59,10 +59,10 @@ test('a day of the own routine, from the sheet to its account, without a hand on
   for (const drill of ['overtoneSwitch', 'swell'])
     await page
       .locator(`[data-shelf="${drill}"]`)
-      .getByRole('button', { name: /at hand/ })
+      .getByRole('button', { name: /favourites/ })
       .click();
   await page.getByRole('link', { name: 'Today' }).click();
-  await page.getByLabel('What for').selectOption('my own routine');
+  await page.getByLabel('Focus').selectOption('my own routine');
   const lines = page.getByTestId('sheet').getByRole('listitem');
   await expect(lines).toHaveCount(3);
   await expect(lines.first()).toContainText('Switch the fingers');
@@ -82,10 +82,10 @@ test('a day of the own routine, from the sheet to its account, without a hand on
     .click();
   await expect(page.getByTestId('day-account')).toContainText('notes on target');
   await expect(page.getByTestId('day-takes').getByRole('link')).not.toHaveCount(0);
-  await page.getByLabel('What you want to remember of this day').fill('Übung ging leicht');
-  await page.getByRole('button', { name: 'Warmer by a degree' }).click();
+  await page.getByLabel('Your notes for this day').fill('Übung ging leicht');
+  await page.getByRole('button', { name: 'One degree warmer' }).click();
   await page.getByRole('link', { name: 'The month' }).click();
-  await page.getByLabel('Search in what you wrote').fill('ubung LEICHT');
+  await page.getByLabel('Search your notes').fill('ubung LEICHT');
   await expect(page.getByTestId('found-days').getByRole('listitem')).toHaveCount(1);
   await page.getByTestId('found-days').getByRole('link').click();
   await expect(page.getByText('20 °C')).toBeVisible();

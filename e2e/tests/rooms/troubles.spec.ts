@@ -15,7 +15,7 @@ for (const [name, code] of [
     }, name);
     await page.goto('/stand/swell');
     await expect(trouble(page, code)).toBeVisible();
-    await page.getByRole('button', { name: 'Use the stand-in player' }).click();
+    await page.getByRole('button', { name: 'Use the simulated player' }).click();
     await inPhase(page, 'armed').waitFor();
     await expect(trouble(page, code)).toHaveCount(0);
   });
@@ -40,7 +40,7 @@ test('a device that comes or goes is told, and opening the microphone again goes
   await inPhase(page, 'armed').waitFor();
   await page.evaluate(() => navigator.mediaDevices.dispatchEvent(new Event('devicechange')));
   await expect(trouble(page, 'deviceChanged')).toBeVisible();
-  await trouble(page, 'deviceChanged').getByRole('button', { name: 'All right' }).click();
+  await trouble(page, 'deviceChanged').getByRole('button', { name: 'OK' }).click();
   await expect(trouble(page, 'deviceChanged')).toHaveCount(0);
 });
 
@@ -67,10 +67,10 @@ test('a room whose code cannot be fetched says so, once, and opens when it can',
   await page.goto('/takes');
   await page.route('**/LogbookRoom-*.js', (route) => route.abort());
   await page.getByRole('link', { name: 'Logbook' }).click();
-  await expect(page.getByText('The room could not be fetched.', { exact: false })).toBeVisible();
+  await expect(page.getByText('The room could not be loaded.', { exact: false })).toBeVisible();
   await page.waitForTimeout(500);
   expect(loads).toBe(1);
   await page.unroute('**/LogbookRoom-*.js');
-  await page.getByRole('button', { name: 'Load again' }).click();
+  await page.getByRole('button', { name: 'Reload' }).click();
   await expect(page.getByRole('button', { name: 'Month before' })).toBeVisible();
 });

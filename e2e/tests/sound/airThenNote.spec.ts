@@ -15,8 +15,8 @@ test('air, the note out of it and air again pass as they are written, and the ai
     .first()
     .click();
   await expect(page.getByTestId('headline')).toHaveText(
-    /^Caught at [mpf]+ after \d\.\d s of air; no overtone spoke first/,
+    /^Tone from [mpf]+ after \d\.\d s of air; no overtone spoke first/,
   );
   // The microphone heard the air that was written after the note: the take was still open.
-  await expect(page.locator('tr[data-item="2"]')).toContainText('As written.');
+  await expect(page.locator('tr[data-item="2"]')).toContainText('On target.');
 });

@@ -7,9 +7,9 @@ import { begin, expect, inPhase, STATES, test } from '../../browser.ts';
 async function toldOf(page: Page): Promise<object> {
   await begin(page);
   await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
-  await page.getByRole('link', { name: 'Look closer' }).click();
+  await page.getByRole('link', { name: 'Details' }).click();
   const saving = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as WAV and JSON' }).click();
+  await page.getByRole('button', { name: 'Export as WAV and JSON' }).click();
   const files = unzipSync(new Uint8Array(readFileSync(await (await saving).path())));
   const json = Object.keys(files).find((name) => name.endsWith('.json')) ?? '';
   const { analysis, frames, lengthSeconds } = JSON.parse(strFromU8(files[json])) as Record<string, unknown>;

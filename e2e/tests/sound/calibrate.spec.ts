@@ -14,6 +14,6 @@ test('calibration hears the room, the softest and the loudest B, and says when c
   await expect(page.getByText('The clicks were not heard.')).toBeVisible();
   await page.getByRole('button', { name: 'Skip this step' }).click();
   await expect(page.getByText('Softest and loudest: −44 dBFS and −18 dBFS.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText(/Calibrated on/)).toBeVisible();
 });

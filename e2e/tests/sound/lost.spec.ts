@@ -14,7 +14,7 @@ test('a page killed in the middle of a take gives it back on return', async ({ p
   const back = await context.newPage();
   await back.goto('/takes');
   await back.getByRole('link', { name: /G/ }).first().click();
-  await expect(back.getByText('found again after it was cut short')).toBeVisible();
+  await expect(back.getByText('recovered after an interruption')).toBeVisible();
   const held = await back.locator('[data-figure="holdSeconds"] td').first().innerText();
   // At most the last second is lost.
   expect(parseFloat(held)).toBeGreaterThan(played - 1.1);
@@ -33,7 +33,7 @@ test('two tabs may play at once: each keeps its take, and neither takes over the
   for (const tab of [page, other]) await inPhase(tab, 'resting').waitFor({ timeout: 30_000 });
   await other.goto('/takes');
   await expect(other.getByText('2 takes kept')).toBeVisible();
-  await expect(other.getByText(/found again/)).toHaveCount(0);
+  await expect(other.getByText(/recovered after/)).toHaveCount(0);
 });
 
 for (const [name, hurt] of [
@@ -71,7 +71,7 @@ for (const [name, hurt] of [
     const takes = page.getByRole('link', { name: /G/ });
     await expect(takes).toHaveCount(2);
     await takes.last().click();
-    await expect(page.getByText('found again')).toBeVisible();
+    await expect(page.getByText('recovered after')).toBeVisible();
     const held = await page.locator('[data-figure="holdSeconds"] td').first().innerText();
     expect(parseFloat(held)).toBeGreaterThan(2);
   });

@@ -1,9 +1,23 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
-import { NavLink, Outlet, useLocation } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { readSettings } from '../storage/index.ts';
 import { Notices } from './Notices.tsx';
 
-const ROOMS = ['today', 'stand', 'takes', 'map', 'ladder', 'high', 'shelf', 'logbook', 'case'] as const;
+const ROOMS = [
+  'today',
+  'stand',
+  'takes',
+  'map',
+  'ladder',
+  'high',
+  'shelf',
+  'logbook',
+  'case',
+  'find',
+] as const;
 type Room = (typeof ROOMS)[number];
 /** On a phone there is room for so many below; the others are behind one more place. */
 const PLACES = 4;
@@ -12,6 +26,7 @@ const PLACES = 4;
 export function Shell() {
   const { t } = useTranslation();
   const { pathname } = useLocation();
+  useFindKey();
   // A player in an exercise sees the music, not the house.
   if (pathname.startsWith('/stand/')) return <Outlet />;
   return (
@@ -75,6 +90,16 @@ export function Shell() {
       </Box>
     </Flex>
   );
+}
+
+/** One key that looks for anything, where single keys are on. */
+function useFindKey() {
+  const navigate = useNavigate();
+  const settings = useLiveQuery(readSettings);
+  useHotkeys('slash', () => void navigate('/find'), {
+    enabled: settings?.singleKeys ?? false,
+    preventDefault: true,
+  });
 }
 
 function RoomLink({ room }: { room: Room }) {

@@ -55,6 +55,13 @@ export const router = createBrowserRouter([
           { path: 'case', lazy: room(() => import('../features/case/CaseRoom.tsx')) },
           { path: 'case/keeping', lazy: room(() => import('../features/backup/BackupRoom.tsx')) },
           {
+            path: 'find',
+            lazy: room(async () => {
+              await loadMessages('help');
+              return import('../features/find/FindRoom.tsx');
+            }),
+          },
+          {
             path: 'words',
             lazy: room(async () => {
               await loadMessages('help');

@@ -1,5 +1,5 @@
 import { TextReader, Uint8ArrayReader, type Zip } from './zip.ts';
-import { encodeWav, framesToBytes, notesToCsv, takesToCsv } from '@inner-hum/core/formats';
+import { encodeWav, framesToBytes, notesToCsv, takesToCsv, type CsvStyle } from '@inner-hum/core/formats';
 import {
   collectRows,
   collectTake,
@@ -8,6 +8,8 @@ import {
   type Choice,
   type CollectedTake,
   type TakeRecord,
+  csvStyle,
+  readSettings,
 } from '../storage/index.ts';
 import {
   FLAC,
@@ -52,7 +54,7 @@ async function addTake(zip: Zip, { record, columns, sound }: CollectedTake): Pro
 }
 
 /** The tables of a year, written when it is over: spreadsheets open one at a time. */
-function createYearTables(zip: Zip) {
+function createYearTables(zip: Zip, style: CsvStyle) {
   let year: string | null = null;
   let takes: string[] = [];
   let notes: string[] = [];
@@ -70,8 +72,8 @@ function createYearTables(zip: Zip) {
         year = record.day.slice(0, 4);
       }
       const isFirst = takes.length === 0;
-      takes.push(takesToCsv([record], isFirst));
-      notes.push(notesToCsv([record], isFirst));
+      takes.push(takesToCsv([record], style, isFirst));
+      notes.push(notesToCsv([record], style, isFirst));
     },
   };
 }
@@ -92,7 +94,7 @@ export async function writeArchive(
       await addRows(zip, tablePart(table, part), rows.slice(part * ROWS_A_PART, (part + 1) * ROWS_A_PART));
   }
   const silent: string[] = [];
-  const tables = createYearTables(zip);
+  const tables = createYearTables(zip, csvStyle(await readSettings()));
   for (const [done, { id }] of takes.entries()) {
     signal.throwIfAborted();
     onProgress(done, takes.length);

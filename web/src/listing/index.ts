@@ -11,3 +11,6 @@ export { pageOfElement } from './pageOfElement.ts';
 export type { Report } from './reportPage.ts';
 export { ClearTrend } from './ClearTrend.tsx';
 export { useRungTries } from './useRungTries.ts';
+// Everything there is to practise with, and what it is found by.
+export { shelfEntries, type ShelfEntry } from './shelfEntries.ts';
+export { entryTexts } from './entryTexts.ts';

@@ -82,3 +82,4 @@ export { putMany, type ManyRows } from './bulk.ts';
 export * from './trials.ts';
 export * from './aims.ts';
 export { pastOf } from './pastOf.ts';
+export { csvStyle } from './csvStyle.ts';

@@ -69,6 +69,7 @@ export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check>
   language: oneOf('device', 'en', 'de', 'it'),
   naming: oneOf('letters', 'german', 'fixedDo'),
   pitchShown: oneOf('written', 'sounding'),
+  csv: oneOf('language', 'comma', 'semicolon'),
   toleranceId: oneOf('relaxed', 'usual', 'strict'),
   theme: oneOf('system', 'daylight', 'stage'),
   singleKeys: isFlag,

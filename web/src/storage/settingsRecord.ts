@@ -1,4 +1,5 @@
 import type { Caution } from '@inner-hum/core/exercise';
+import type { CsvStyle } from '@inner-hum/core/formats';
 import type { HornId, NoteNaming, NoteRange, TopKey } from '@inner-hum/core/horn';
 import { SUBTONE_WINDOW, type SubtoneWindow, type ToleranceId } from '@inner-hum/core/judge';
 
@@ -20,6 +21,8 @@ export interface SettingsRecord {
   language: 'device' | 'en' | 'de' | 'it';
   naming: NoteNaming;
   pitchShown: 'written' | 'sounding';
+  /** How tables for spreadsheets are written; `language`: as is usual in that of the interface. */
+  csv: CsvStyle | 'language';
   toleranceId: ToleranceId;
   theme: 'system' | 'daylight' | 'stage';
   singleKeys: boolean;
@@ -98,6 +101,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   language: 'device',
   naming: 'letters',
   pitchShown: 'written',
+  csv: 'language',
   toleranceId: 'usual',
   theme: 'system',
   singleKeys: true,

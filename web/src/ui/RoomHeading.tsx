@@ -2,9 +2,12 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { type HelpTopic } from './helpTopics.ts';
 import { RoomHelp } from './RoomHelp.tsx';
+import { usePageTitle } from './usePageTitle.ts';
 
 interface RoomHeadingProps {
   title: ReactNode;
+  /** What the browser calls the page, where the title is more than words. */
+  pageTitle?: string;
   aside?: ReactNode;
   /** Tells how the room is used, to whoever asks. */
   help?: HelpTopic;
@@ -12,7 +15,8 @@ interface RoomHeadingProps {
 }
 
 /** The name of a room or take, with a quiet line beside it. */
-export function RoomHeading({ title, aside, help, end }: RoomHeadingProps) {
+export function RoomHeading({ title, pageTitle, aside, help, end }: RoomHeadingProps) {
+  usePageTitle(pageTitle ?? (typeof title === 'string' ? title : null));
   const heading = (button?: ReactNode) => (
     <Flex alignItems="baseline" gap="5" wrap="wrap" mb="5">
       <Heading as="h1" fontSize="title" fontFamily="heading">

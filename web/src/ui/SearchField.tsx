@@ -1,15 +1,19 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useId } from 'react';
+import { useId, useState } from 'react';
 
 interface SearchFieldProps {
   label: string;
   value: string;
   onChange(value: string): void;
+  /** Where a room has this field for its purpose. */
+  autoFocus?: boolean;
 }
 
 /** Words to look for. */
-export function SearchField({ label, value, onChange }: SearchFieldProps) {
+export function SearchField({ label, value, onChange, autoFocus = false }: SearchFieldProps) {
   const id = useId();
+  // An address follows more slowly than one types: until the field is left it shows what was typed.
+  const [draft, setDraft] = useState<string | null>(null);
   return (
     <Box flex={{ base: '1 1 40%', md: '1' }} maxW="column">
       <chakra.label htmlFor={id} display="block" color="muted" fontSize="small">
@@ -18,8 +22,13 @@ export function SearchField({ label, value, onChange }: SearchFieldProps) {
       <chakra.input
         id={id}
         type="search"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
+        autoFocus={autoFocus}
+        value={draft ?? value}
+        onChange={({ target }) => {
+          setDraft(target.value);
+          onChange(target.value);
+        }}
+        onBlur={() => setDraft(null)}
         minH="touch"
         w="full"
         px="3"

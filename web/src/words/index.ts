@@ -10,3 +10,4 @@ export {
 } from './languages.ts';
 export { dateText, type DateStyle } from './dateText.ts';
 export { decimals, signed } from './decimals.ts';
+export { dayInFigures, typedDay } from './typedDay.ts';

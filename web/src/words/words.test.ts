@@ -96,25 +96,88 @@ describe.each(Object.entries({ en, de, it: italian }))('in %s', (language, messa
   });
 });
 
+/**
+ * Our own old dialect, and words that a player of the language would not use, with what is said instead. Words to search by may be any.
+ */
+const BANNED: Record<'en' | 'de' | 'it', readonly (readonly [banned: RegExp, instead: string])[]> = {
+  en: [
+    [/stand-in/i, 'simulated player'],
+    [/\bsw(?:u|i)ng(?:s|ing)?\b/i, 'vibrato'],
+    [/\bwander/i, 'unsteady'],
+    [/\bstairs?\b/i, 'flat stretch, jump'],
+    [/\bset(?:tle|tled)? on (?:this|none)/i, 'choose, clear'],
+    [/\blet go\b|was let go|let the sound/i, 'delete'],
+    [/\btore\b|\btorn\b/i, 'broke, break'],
+    [/brought in|bring in\b/i, 'import'],
+    [/nowhere but|counted nowhere/i, 'not backed up, not included in statistics'],
+    [/parted at/i, 'split at'],
+    [/\bis true\b|sharp, true|: true\b/i, 'in tune'],
+    [/else comes/i, 'otherwise you get'],
+    [/in place of what/i, 'replace'],
+    [/sit(?:ting)? down to/i, 'session'],
+    [/\bmend(?:ed|s)?\b/i, 'improve, correct'],
+    [/\banew\b/i, 'again'],
+    [/went for \{\{ms/i, 'slow response'],
+    [/\balike\b(?=\.)/i, 'even'],
+    [/seen or heard|beat: \{\{/i, 'metronome'],
+  ],
+  de: [
+    [/Vertretung/, 'simulierter Spieler'],
+    [/es hört auf/i, 'Eingang'],
+    [/Kartenlauf/, 'Messdurchgang'],
+    [/\bHals\b/, 'Kehle'],
+    [/Partitur/, 'Noten'],
+    [/eigene[rn]? Gang/, 'meine Routine'],
+    [/wecken/, 'einschalten'],
+    [/Gleichmaß\b/, 'Gleichmäßigkeit'],
+    [/Schlag: \{\{/, 'Metronom'],
+    [/gestolpert|stolpert/, 'ungleichmäßig'],
+  ],
+  it: [
+    [/sostituto/i, 'esecutore simulato'],
+    [/orecchio interno/i, 'orecchio interiore'],
+    [/sovrasoffi/i, 'ottenuto come armonico'],
+    [/corsa per la mappa/i, 'rilevazione'],
+    [/canticchi/i, 'cantare a bocca chiusa'],
+    [/\bstrido\b/i, 'stridio'],
+    [/porta dentro/i, 'importa'],
+    [/inciampat/i, 'irregolare'],
+    [/\bparla(?:to)?\b/i, 'esce, risponde'],
+    [/Battito: \{\{/, 'metronomo'],
+  ],
+};
+
+describe.each(Object.entries({ en, de, it: italian }))('the words of %s', (language, messages) => {
+  it('are those of the field, and not ours', () => {
+    const said = leaves(messages).filter((key) => !/^(familySearch|find)\./.test(key));
+    const found = BANNED[language as keyof typeof BANNED].flatMap(([banned, instead]) =>
+      said
+        .filter((key) => banned.test(textAt(messages, key)))
+        .map((key) => `${key}: "${textAt(messages, key)}" (say ${instead})`),
+    );
+    expect(found).toEqual([]);
+  });
+});
+
 describe('a verdict in words', () => {
   const findings: [Finding, string][] = [
     [{ kind: 'jump', to: 2, atSeconds: 6.04 }, 'The note slipped to partial 2 after 6.0 s.'],
-    [{ kind: 'gap', atSeconds: 3.2, lengthMs: 83 }, 'The tone broke for 80 ms at 3.2 s.'],
+    [{ kind: 'gap', atSeconds: 3.2, lengthMs: 83 }, 'The tone broke off for 80 ms at 3.2 s.'],
     [{ kind: 'short', heldSeconds: 3.94, writtenSeconds: 8 }, 'The note stopped at 3.9 of 8.0 s.'],
     [
       { kind: 'stair', count: 1, worstDb: 4.61, atSeconds: 1.4 },
-      'One stair at 1.4 s: still, then 4.6 dB at once.',
+      'Uneven at 1.4 s: a flat stretch, then a 4.6 dB jump.',
     ],
     [
       { kind: 'stair', count: 3, worstDb: 4, atSeconds: 1 },
-      '3 stairs, the worst of 4.0 dB; the first at 1.0 s.',
+      'Uneven: 3 flat stretches, each with a jump after it, the largest 4.0 dB; the first at 1.0 s.',
     ],
-    [{ kind: 'peak', beats: 0.52 }, 'The loudest moment came 0.5 beats late.'],
-    [{ kind: 'peak', beats: -0.52 }, 'The loudest moment came 0.5 beats early.'],
+    [{ kind: 'peak', beats: 0.52 }, 'The peak came 0.5 beats late.'],
+    [{ kind: 'peak', beats: -0.52 }, 'The peak came 0.5 beats early.'],
     [{ kind: 'loudEnd', cents: -17.6 }, '18 cents flat at the loud end.'],
     [{ kind: 'softEnd', cents: 21 }, '21 cents sharp at the soft end.'],
     [{ kind: 'pitch', cents: -12 }, '12 cents flat throughout.'],
-    [{ kind: 'wander', cents: 11 }, 'The pitch wandered by 11 cents either way.'],
+    [{ kind: 'wander', cents: 11 }, 'Unsteady pitch: ±11 cents.'],
     [{ kind: 'swellError', db: 3.1 }, '3.1 dB off the written shape.'],
     [{ kind: 'hardlyGrew', db: 2.1, writtenDb: 12.4 }, 'Hardly grew: 2.1 of 12 dB.'],
     [{ kind: 'beginLevel', db: -9, mark: 'p', written: 'f' }, 'Began at p; f was written.'],

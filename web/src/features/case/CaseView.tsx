@@ -3,7 +3,7 @@ import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionLink, Choice, NumberField, RoomHeading, Section } from '../../ui/index.ts';
+import { ActionLink, Choice, NumberField, RoomHeading, Section, useAddressedPart } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsChange, SettingsRecord } from '../../storage/index.ts';
 import { dateText, LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
 import { CapFields } from './CapFields.tsx';
@@ -23,8 +23,9 @@ const PROFILE_IDS = ['steady', 'goodDay', 'stair', 'slips', 'airy'] as const;
 
 export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
   const { t } = useTranslation();
-  const section = (title: string, children: ReactNode) => (
-    <Section title={title}>
+  useAddressedPart();
+  const section = (id: string, title: string, children: ReactNode) => (
+    <Section id={id} title={title}>
       <Flex columnGap={{ base: '6', md: '9' }} rowGap="4" wrap="wrap">
         {children}
       </Flex>
@@ -47,6 +48,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
     <Box maxW="page">
       <RoomHeading title={t('case.title')} help="case" />
       {section(
+        'horn',
         t('case.horn'),
         <>
           {oneOf('hornId', t('welcome.horn'), HORN_IDS, (id) => t(`horn.${id}`))}
@@ -62,9 +64,10 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
           <MouthpieceFields settings={settings} />
         </>,
       )}
-      {section(t('reed.title'), <ReedFields settings={settings} />)}
-      {section(t('check.title'), <HornCheckFields settings={settings} onChange={onChange} />)}
+      {section('reeds', t('reed.title'), <ReedFields settings={settings} />)}
+      {section('checks', t('check.title'), <HornCheckFields settings={settings} onChange={onChange} />)}
       {section(
+        'input',
         t('case.input'),
         <>
           {oneOf('source', t('free.input'), ['microphone', 'standIn'], (value) => t(`source.${value}`))}
@@ -90,6 +93,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         </>,
       )}
       {section(
+        'tolerance',
         t('case.judging'),
         <>
           {oneOf('toleranceId', t('case.tolerance'), ['relaxed', 'usual', 'strict'], (id: ToleranceId) =>
@@ -102,6 +106,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         </>,
       )}
       {section(
+        'reading',
         t('case.reading'),
         <>
           {oneOf('language', t('case.language'), ['device', ...LANGUAGES], (value) =>
@@ -113,6 +118,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
           {oneOf('pitchShown', t('case.pitchShown'), ['written', 'sounding'], (value) =>
             t(`pitchShown.${value}`),
           )}
+          {oneOf('csv', t('case.csv'), ['language', 'comma', 'semicolon'], (value) => t(`csv.${value}`))}
           {oneOf('theme', t('case.theme'), ['system', 'daylight', 'stage'], (value) => t(`theme.${value}`))}
           <Flex alignItems="flex-end">
             <ActionLink to="/reading">{t('case.reading')}</ActionLink>
@@ -120,14 +126,16 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         </>,
       )}
       {section(
+        'backup',
         t('case.keeping'),
         <Box maxW="prose">
           <Box mb="3">{t('keeping.aside')}</Box>
           <ActionLink to="/case/keeping">{t('case.toKeeping')}</ActionLink>
         </Box>,
       )}
-      {section(t('case.keys'), <KeyFields settings={settings} onChange={onChange} />)}
+      {section('keys', t('case.keys'), <KeyFields settings={settings} onChange={onChange} />)}
       {section(
+        'care',
         t('case.care'),
         <>
           <CapFields settings={settings} onChange={onChange} />

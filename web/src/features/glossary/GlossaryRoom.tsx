@@ -1,18 +1,11 @@
 import { Box, Heading } from '@chakra-ui/react';
-import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useLocation } from 'react-router';
-import { RoomHeading, WORDS } from '../../ui/index.ts';
+import { RoomHeading, useAddressedPart, WORDS } from '../../ui/index.ts';
 
 /** What the words of this house mean. The word that the address names is shown first. */
 export function Component() {
   const { t, i18n } = useTranslation();
-  const { hash } = useLocation();
-  useEffect(() => {
-    const word = hash ? document.getElementById(hash.slice(1)) : null;
-    word?.scrollIntoView({ block: 'start' });
-    word?.focus({ preventScroll: true });
-  }, [hash]);
+  useAddressedPart();
   const sorted = WORDS.map((word) => ({ word, name: t(`word.${word}.name`) })).sort((a, b) =>
     a.name.localeCompare(b.name, i18n.language),
   );

@@ -2,7 +2,7 @@ import { chartToCsv, chartToJson } from '@inner-hum/core/formats';
 import { useState } from 'react';
 import { playersHorn } from '../../addresses/index.ts';
 import { usePlayingLoadToday } from '../../today/index.ts';
-import { decideOn } from '../../storage/index.ts';
+import { csvStyle, decideOn } from '../../storage/index.ts';
 import { downloadFile, useSearch } from '../../ui/index.ts';
 import { highSearch, readHighLook } from './highAddress.ts';
 import { HighView } from './HighView.tsx';
@@ -44,7 +44,7 @@ export function Component() {
       }}
       onExport={(kind) => {
         const document = { hornId: settings.hornId, mouthpiece: mouthpiece.name, notes };
-        const text = kind === 'csv' ? chartToCsv(document) : chartToJson(document);
+        const text = kind === 'csv' ? chartToCsv(document, csvStyle(settings)) : chartToJson(document);
         downloadFile(`high-notes-${settings.hornId}.${kind}`, new TextEncoder().encode(text), TYPES[kind]);
       }}
     />

@@ -4,6 +4,7 @@ import { WITHIN_90 } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
 import { pageOfElement } from '../../listing/index.ts';
 import { useRibbonPalette } from '../../ribbon/index.ts';
+import { csvStyle, readSettings } from '../../storage/index.ts';
 import { ActionButton, downloadFile } from '../../ui/index.ts';
 import type { HornMap } from './useHornMap.ts';
 
@@ -20,7 +21,8 @@ export function SaveMap({ data: { horn, map, sums, mouthpiece }, soft, loud, pic
   const { t, i18n } = useTranslation();
   const { paper } = useRibbonPalette();
   const name = `horn-map-${horn.id}`;
-  function saveTable() {
+  async function saveTable() {
+    const style = csvStyle(await readSettings());
     const notes = map.notes.map(({ writtenMidi, days, at }, i) => {
       const known = (value: number) => (days === 0 ? null : value);
       const { responseMs, holdSeconds, noiseToHarmonicDb, centroidHarmonics } = sums[i].measures;
@@ -37,7 +39,7 @@ export function SaveMap({ data: { horn, map, sums, mouthpiece }, soft, loud, pic
         centroidHarmonics,
       };
     });
-    downloadFile(`${name}.csv`, new Blob([mapToCsv(notes)]), 'text/csv');
+    downloadFile(`${name}.csv`, new Blob([mapToCsv(notes, style)]), 'text/csv');
   }
   function savePage() {
     if (!picture.current) return;
@@ -50,7 +52,7 @@ export function SaveMap({ data: { horn, map, sums, mouthpiece }, soft, loud, pic
       <ActionButton look="plain" onClick={savePage}>
         {t('map.savePage')}
       </ActionButton>
-      <ActionButton look="plain" onClick={saveTable}>
+      <ActionButton look="plain" onClick={() => void saveTable()}>
         {t('map.saveCsv')}
       </ActionButton>
     </Flex>

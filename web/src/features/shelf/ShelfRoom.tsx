@@ -16,7 +16,7 @@ import {
 import { storageWorker } from '../../workers/index.ts';
 import { useSearch } from '../../ui/index.ts';
 import { importExercises, type ImportAnswer } from './importExercises.ts';
-import { shelfEntries } from './shelfEntries.ts';
+import { shelfEntries } from '../../listing/index.ts';
 import { readShelfFilter, shelfSearch } from './shelfFilter.ts';
 import { ShelfView } from './ShelfView.tsx';
 import { useDeleted } from './useDeleted.ts';

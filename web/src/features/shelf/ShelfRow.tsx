@@ -10,7 +10,7 @@ import { useHeadline } from '../../listing/index.ts';
 import { exerciseName, extentText } from '../../notation/index.ts';
 import { ActionLink, StarButton, useNarrow } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
-import type { ShelfEntry } from './shelfEntries.ts';
+import type { ShelfEntry } from '../../listing/index.ts';
 
 interface ShelfRowProps {
   entry: ShelfEntry;

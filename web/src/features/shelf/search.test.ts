@@ -6,8 +6,8 @@ import de from '../../words/messages/de/app.json';
 import en from '../../words/messages/en/app.json';
 import it_ from '../../words/messages/it/app.json';
 import { rankOfWords } from '../../notation/index.ts';
-import { entryTexts } from './entryTexts.ts';
-import { shelfEntries } from './shelfEntries.ts';
+import { entryTexts } from '../../listing/index.ts';
+import { shelfEntries } from '../../listing/index.ts';
 import { readShelfFilter, wantedEntries } from './shelfFilter.ts';
 
 // What a player types, in three languages, and the drill that is to stand among the first it finds.

@@ -18,7 +18,7 @@ import {
 } from '../../storage/index.ts';
 import { readSheet } from '../sheet/readSheet.ts';
 import { importExercises } from './importExercises.ts';
-import { shelfEntries } from './shelfEntries.ts';
+import { shelfEntries } from '../../listing/index.ts';
 import { wantedEntries, readShelfFilter, shelfSearch, ZONES } from './shelfFilter.ts';
 
 let count = 0;

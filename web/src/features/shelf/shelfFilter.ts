@@ -1,7 +1,7 @@
 import { PURPOSES, type Purpose } from '@inner-hum/core/exercise';
 import type { Register } from '@inner-hum/core/horn';
 import { rankOfWords } from '../../notation/index.ts';
-import type { ShelfEntry } from './shelfEntries.ts';
+import type { ShelfEntry } from '../../listing/index.ts';
 
 export const ZONES: readonly Register[] = ['low', 'middle', 'high', 'palm'];
 export const MINUTES = [3, 5, 10, 20] as const;

@@ -16,7 +16,7 @@ import type { TFunction } from 'i18next';
 import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NamedNoteGlyph, NoteGlyph } from '../../notation/index.ts';
-import { ActionButton, ActionLink, Choice, Key } from '../../ui/index.ts';
+import { ActionButton, ActionLink, Choice, Key, usePageTitle } from '../../ui/index.ts';
 import { type SessionSetup, Troubles } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { LivePage } from './LivePage.tsx';
@@ -67,6 +67,7 @@ const countsClicks = (exercise: Exercise) => {
 export function ExerciseView({ setup, play, title, aside, label, controls, after }: ExerciseViewProps) {
   const { t } = useTranslation();
   const { settings } = setup;
+  usePageTitle(typeof title === 'string' ? title : label);
   const { phase, round, phrase, take, asks } = play;
   // An ended take stays drawn by the scale it was judged by.
   const scale = take?.context?.scale ?? setup.scale;

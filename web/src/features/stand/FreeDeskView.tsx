@@ -2,7 +2,16 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { hornById, toWritten, type Horn } from '@inner-hum/core/horn';
 import { NoteGlyph } from '../../notation/index.ts';
-import { ActionButton, ActionLink, Choice, Key, NumberField, RoomHelp, useNarrow } from '../../ui/index.ts';
+import {
+  ActionButton,
+  ActionLink,
+  Choice,
+  Key,
+  NumberField,
+  RoomHelp,
+  useNarrow,
+  usePageTitle,
+} from '../../ui/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { BeatLamp } from './BeatLamp.tsx';
 import { EarsPanel } from './EarsPanel.tsx';
@@ -38,6 +47,7 @@ const NARROW_TAPE_HEIGHT = 180;
 export function FreeDeskView(props: FreeDeskViewProps) {
   const { setup, phase, heard, keptTakeId, tapeLabel, surprise, horn, onKeptSeen } = props;
   const { t } = useTranslation();
+  usePageTitle(t('rooms.stand'));
   const narrow = useNarrow();
   const { settings, scale } = setup;
   const called = surprise?.isCalled ? horn.lowest : null;

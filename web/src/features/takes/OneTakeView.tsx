@@ -69,6 +69,7 @@ export function OneTakeView(props: OneTakeViewProps) {
       <RoomHeading
         help="take"
         title={<TakeTitle take={take} naming={settings.naming} />}
+        pageTitle={takeLabel(take, settings.naming, t)}
         aside={[
           t(`horn.${take.hornId}`),
           dateText(playedAt(take), 'weekdayTime'),

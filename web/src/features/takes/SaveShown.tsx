@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { notesToCsv, notesToJson } from '@inner-hum/core/formats';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { findTakes, readTakes } from '../../storage/index.ts';
+import { csvStyle, findTakes, readSettings, readTakes } from '../../storage/index.ts';
 import { ActionButton, downloadFile } from '../../ui/index.ts';
 import { storageWorker, proxied } from '../../workers/index.ts';
 import type { TakeFilter } from './takeFilter.ts';
@@ -55,8 +55,8 @@ export function SaveShown({ count, filter }: SaveShownProps) {
       <Flex gap="4" wrap="wrap" alignItems="center">
         <ActionButton
           onClick={() =>
-            void readAll().then((takes) =>
-              downloadFile('inner-hum notes.csv', text(notesToCsv(takes)), 'text/csv'),
+            void Promise.all([readAll(), readSettings()]).then(([takes, settings]) =>
+              downloadFile('inner-hum notes.csv', text(notesToCsv(takes, csvStyle(settings))), 'text/csv'),
             )
           }
         >

@@ -8,8 +8,8 @@ import {
   type Purpose,
 } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import { drillAddress } from '../../addresses/index.ts';
-import { shelfKey, type OwnExercise } from '../../storage/index.ts';
+import { drillAddress } from '../addresses/index.ts';
+import { shelfKey, type OwnExercise } from '../storage/index.ts';
 
 /** One exercise on the Shelf: a family as it is usual on this horn, or one of the player's own. */
 export interface ShelfEntry {

@@ -1,6 +1,6 @@
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
-import { exerciseName, noteText } from '../../notation/index.ts';
+import { exerciseName, noteText } from '../notation/index.ts';
 import type { ShelfEntry } from './shelfEntries.ts';
 
 /** What an entry is found by, first what says most: its name, other words for it, what it is for, how it is played, its lowest and highest note. */
