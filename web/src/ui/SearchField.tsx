@@ -16,7 +16,7 @@ export function SearchField({ label, value, onChange, autoFocus = false }: Searc
   const [draft, setDraft] = useState<string | null>(null);
   return (
     <Box flex={{ base: '1 1 40%', md: '1' }} maxW="column">
-      <chakra.label htmlFor={id} display="block" color="muted" fontSize="small">
+      <chakra.label htmlFor={id} display="block" color="muted" fontSize="small" mb="1">
         {label}
       </chakra.label>
       <chakra.input

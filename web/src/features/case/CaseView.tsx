@@ -106,8 +106,8 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         </>,
       )}
       {section(
-        'reading',
-        t('case.reading'),
+        'display',
+        t('case.display'),
         <>
           {oneOf('language', t('case.language'), ['device', ...LANGUAGES], (value) =>
             value === 'device' ? t('case.languageOfDevice') : LANGUAGE_NAMES[value],

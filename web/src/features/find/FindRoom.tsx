@@ -30,8 +30,17 @@ export function Component() {
   const { entries, isNear } = find(all, words);
   const shown = entries.slice(0, SHOWN);
   return (
-    <Box maxW="column">
-      <RoomHeading title={t('rooms.find')} aside={settings.singleKeys ? t('find.key') : undefined} />
+    <Box maxW="prose">
+      <RoomHeading
+        title={t('rooms.find')}
+        aside={
+          settings.singleKeys && (
+            <Box as="span" display={{ base: 'none', md: 'inline' }}>
+              {t('find.key')}
+            </Box>
+          )
+        }
+      />
       <form
         role="search"
         onSubmit={(event) => {
