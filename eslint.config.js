@@ -18,7 +18,7 @@ const coreFolders = [
   'trial',
   'plan',
   'tendency',
-  'standin',
+  'simulated',
   'formats',
   'scores',
   'testing',
@@ -38,18 +38,18 @@ const coreMay = {
   trial: ['practice', 'judge', 'figures', 'exercise', 'horn', 'stats', 'signal'],
   plan: ['practice', 'judge', 'tone', 'hearing', 'figures', 'exercise', 'horn', 'stats', 'signal'],
   tendency: ['judge', 'tone', 'hearing', 'exercise', 'horn', 'stats', 'signal'],
-  // The stand-in must not know what it is used to test.
-  standin: ['exercise', 'horn', 'signal'],
+  // The simulated player must not know what it is used to test.
+  simulated: ['exercise', 'horn', 'signal'],
   scores: ['exercise', 'horn', 'signal'],
   // For tests alone.
-  testing: ['tendency', 'plan', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
-  verdicts: ['testing', 'judge', 'standin', 'hearing', 'exercise', 'horn', 'signal'],
+  testing: ['tendency', 'plan', 'simulated', 'hearing', 'exercise', 'horn', 'signal'],
+  verdicts: ['testing', 'judge', 'simulated', 'hearing', 'exercise', 'horn', 'signal'],
   formats: [
     'plan',
     'practice',
     'trial',
     'judge',
-    'standin',
+    'simulated',
     'hearing',
     'figures',
     'exercise',

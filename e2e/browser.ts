@@ -150,19 +150,19 @@ export async function figure(page: Page, name: string): Promise<number> {
 /** A trouble that is told on the page. */
 export const trouble = (page: Page, code: string) => page.locator(`[data-trouble="${code}"]`);
 
-/** Lets the stand-in begin what the page is ready for. */
+/** Lets the simulated player begin what the page is ready for. */
 export async function begin(page: Page): Promise<void> {
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
 }
 
-/** Lets the stand-in begin, and waits until it sounds. */
+/** Lets the simulated player begin, and waits until it sounds. */
 export async function beginSounding(page: Page): Promise<void> {
   await begin(page);
   await inPhase(page, 'playing').waitFor();
 }
 
-/** Lets the stand-in play what the page is ready for, to its verdict. */
+/** Lets the simulated player play what the page is ready for, to its verdict. */
 export async function playOut(page: Page): Promise<void> {
   await begin(page);
   await inPhase(page, 'resting').waitFor({ timeout: 40_000 });

@@ -9,7 +9,7 @@ import {
   type FamilyId,
 } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
-import { playExercise, playPhrase, STEADY_HAND } from '@inner-hum/core/standin';
+import { playExercise, playPhrase, STEADY_HAND } from '@inner-hum/core/simulated';
 
 const folder = join(import.meta.dirname, '.sounds');
 

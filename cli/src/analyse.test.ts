@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_SCALE, familyById } from '@inner-hum/core/exercise';
 import { encodeWav } from '@inner-hum/core/formats';
 import { hornById } from '@inner-hum/core/horn';
-import { playExercise, STEADY_HAND } from '@inner-hum/core/standin';
+import { playExercise, STEADY_HAND } from '@inner-hum/core/simulated';
 import { readOptions } from './options.ts';
 import { runCommand } from './runCommand.ts';
 import type { FileAnalysis } from './analyseFile.ts';

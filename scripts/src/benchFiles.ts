@@ -5,7 +5,7 @@ import type { Browser, Page } from '@playwright/test';
 import { encodeWav } from '@inner-hum/core/formats';
 import { buildSwell, DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { playExercise, WARM_UP } from '@inner-hum/core/standin';
+import { playExercise, WARM_UP } from '@inner-hum/core/simulated';
 
 const FILES = 100;
 const RATE = 48000;

@@ -100,7 +100,7 @@ ${table}
 - **after ten years**: from the press on a room's name to the second frame in which it stands with what it shows, once its code is
   there; wanted: under 150 ms. ${years.takes} takes on ${years.days} days: the demo's twelve weeks laid out until they reach back ten years.
 - **heap, process**: one short take after the other on the Stand; two hours of practice bring about 240.
-- **drawing**: main-thread time of each animation callback that draws while a take of an airy stand-in plays, at 1280 x 800.
+- **drawing**: main-thread time of each animation callback that draws while a take of an airy simulated player plays, at 1280 x 800.
 
 What the ear hears, and how truly: [hearing.md](hearing.md). What a killed page loses: [kills.md](kills.md).
 `,

@@ -2,7 +2,7 @@ import { DEFAULT_SCALE, familyById, phraseExercise } from '@inner-hum/core/exerc
 import { listenTo } from '@inner-hum/core/hearing';
 import { hornById } from '@inner-hum/core/horn';
 import { analyseTake } from '@inner-hum/core/judge';
-import { playExercise, PROFILES } from '@inner-hum/core/standin';
+import { playExercise, PROFILES } from '@inner-hum/core/simulated';
 
 const RATE_HZ = 48000;
 const FAMILIES = ['swell', 'alternatingSwells', 'quietDescent', 'octaveRestart', 'fullScales', 'airThenNote'];

@@ -96,7 +96,7 @@ async function playSwell(page: Page, throttling: number): Promise<Probe> {
   return page.evaluate(() => (globalThis as unknown as { innerHumProbe: Probe }).innerHumProbe);
 }
 
-/** Plays swells with an airy, slipping stand-in - the ribbon that is dearest to draw - and reads the probe. */
+/** Plays swells with an airy, slipping simulated player - the ribbon that is dearest to draw - and reads the probe. */
 export async function measurePage(browser: Browser, baseURL: string): Promise<PageFigures> {
   const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
   await context.addInitScript('globalThis.__name = (named) => named');

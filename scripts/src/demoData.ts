@@ -10,7 +10,7 @@ import { AIMS, TRIALS, trialScenes } from './demo/trialScenes.ts';
 import { SETTLED, voicingScenes } from './demo/voicingScenes.ts';
 import { weekScenes } from './demo/weekScenes.ts';
 
-// `npm run demo-data`: twelve weeks of an invented player, played by the stand-in, heard and judged by the core. The same every time.
+// `npm run demo-data`: twelve weeks of an invented player, played by the simulated player, heard and judged by the core. The same every time.
 const file = join(import.meta.dirname, '../../web/public/demo/twelve-weeks.zip');
 const begun = performance.now();
 

@@ -2,7 +2,7 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM, startServer } from './ownServer.ts';
 import { measuredOn, writePage } from './report.ts';
 
-// Plays takes with the stand-in and kills the page in the middle of each, at a random moment and in a random way;
+// Plays takes with the simulated player and kills the page in the middle of each, at a random moment and in a random way;
 // then returns and looks what is there. Prints what each kill cost, and what the worst one did.
 //   npm run kills -- 200
 
@@ -197,7 +197,7 @@ if (lostMs.length >= 200)
     'kills.md',
     `# What a killed page loses
 
-\`npm run kills -- 200\` plays takes with the stand-in and, at a random moment of each, crashes, closes, leaves or reloads
+\`npm run kills -- 200\` plays takes with the simulated player and, at a random moment of each, crashes, closes, leaves or reloads
 the page; then it returns and looks what the database holds. A run of 200 or more writes this page.
 
 ${measuredOn(chromiumVersion)}

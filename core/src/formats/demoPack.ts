@@ -4,7 +4,7 @@ import type { FrameColumns } from '../hearing/index.ts';
 import type { HornId } from '../horn/index.ts';
 import type { PitchGuess, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '../judge/index.ts';
 import type { Goal } from '../practice/index.ts';
-import type { ItemFault, StandInProfile } from '../standin/index.ts';
+import type { ItemFault, SimulatedProfile } from '../simulated/index.ts';
 import type { CueTrial, Question, TrialMeasure } from '../trial/index.ts';
 import { concat } from '../signal/index.ts';
 import { packFrames, unpackFrames } from './packedFrames.ts';
@@ -15,7 +15,7 @@ export interface DemoMoment {
   second: number;
 }
 
-/** A take as it was heard and judged, and what the stand-in was told to play, so that its sound can be made again. */
+/** A take as it was heard and judged, and what the simulated player was told to play, so that its sound can be made again. */
 export interface DemoTake extends DemoMoment {
   id: string;
   context: TakeContext;
@@ -29,7 +29,7 @@ export interface DemoTake extends DemoMoment {
   playerNote: string;
   sampleRateHz: number;
   lengthSeconds: number;
-  played: { profile: StandInProfile; faults: ItemFault[]; seed: number };
+  played: { profile: SimulatedProfile; faults: ItemFault[]; seed: number };
   analysis: TakeAnalysis | null;
   playingLoad: PlayingLoad;
   loudness: TakeLoudness | null;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
 import { writtenMidi } from '../horn/index.ts';
-import { playExercise, WARM_UP } from '../standin/index.ts';
+import { playExercise, WARM_UP } from '../simulated/index.ts';
 import {
   decodeWav,
   encodeWav,

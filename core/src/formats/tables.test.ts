@@ -5,7 +5,7 @@ import { buildSwell, DEFAULT_SCALE } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
 import { writtenMidi } from '../horn/index.ts';
 import { analyseTake, type TakeContext } from '../judge/index.ts';
-import { playExercise, WARM_UP } from '../standin/index.ts';
+import { playExercise, WARM_UP } from '../simulated/index.ts';
 import {
   BYTE_ORDER_MARK,
   CSV_STYLES,

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '../exercise/index.ts';
-import { playNote, WARM_UP } from '../standin/index.ts';
+import { playNote, WARM_UP } from '../simulated/index.ts';
 import { findClicks, renderClick } from './index.ts';
 
 const { samples } = playNote({

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '../signal/index.ts';
-import { playNote, STEADY_HAND, type StandInNote } from '../standin/index.ts';
+import { playNote, STEADY_HAND, type SimulatedNote } from '../simulated/index.ts';
 import { median, percentile } from '../stats/index.ts';
 import { createListener, FrameTrack, listenTo } from './index.ts';
 
 const scale = { floorDb: -46, ceilingDb: -16, source: 'assumed' } as const;
 
-function steadyNote(change: Partial<StandInNote>): StandInNote {
+function steadyNote(change: Partial<SimulatedNote>): SimulatedNote {
   return {
     soundingHz: 233,
     partial: 1,
@@ -24,8 +24,8 @@ function steadyNote(change: Partial<StandInNote>): StandInNote {
   };
 }
 
-/** Errors of a hearing against the stand-in's exact truth, away from the tone's edges. */
-function compare(note: StandInNote) {
+/** Errors of a hearing against the simulated player's exact truth, away from the tone's edges. */
+function compare(note: SimulatedNote) {
   const { samples, truth, sampleRateHz } = playNote(note);
   const track = listenTo(samples, sampleRateHz);
   const cents: number[] = [];

@@ -11,12 +11,12 @@ import {
 } from '../exercise/index.ts';
 import { CLICK_SECONDS, findHoles, listenTo, renderClick } from '../hearing/index.ts';
 import { writtenMidi, type HornId } from '../horn/index.ts';
-import { playExercise, STEADY_HAND, type StandInProfile } from '../standin/index.ts';
+import { playExercise, STEADY_HAND, type SimulatedProfile } from '../simulated/index.ts';
 import { analyseTake, type TakeContext } from './index.ts';
 
 interface Played {
   shape?: SwellShape;
-  profile?: Partial<StandInProfile>;
+  profile?: Partial<SimulatedProfile>;
   hornId?: HornId;
   note?: number;
   a4Hz?: number;
@@ -78,7 +78,7 @@ function play({
   return { analysis, truth, exercise, judge, ...analysis };
 }
 
-describe('a swell judged against what the stand-in really did', () => {
+describe('a swell judged against what the simulated player really did', () => {
   it('finds nothing wrong with a faultless swell', () => {
     const { measures, events, verdict } = play({});
     expect(measures.centsMean).toBeCloseTo(0, 0);

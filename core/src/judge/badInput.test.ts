@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, familyById, phraseExercise, type Exercise } from '../exercise/index.ts';
 import { hornById, writtenMidi } from '../horn/index.ts';
 import { FrameTrack } from '../hearing/index.ts';
-import { STEADY_HAND } from '../standin/index.ts';
+import { STEADY_HAND } from '../simulated/index.ts';
 import { all, clicks, hiss, hum, speech, type Disturb } from '../testing/disturbances.ts';
 import { truthTrack } from '../testing/truthTrack.ts';
 import { CLEAN_ROWS, runRow } from '../verdicts/index.ts';

@@ -4,7 +4,7 @@ import { headlineOf, type Statement } from '../headline/index.ts';
 import { listenTo } from '../hearing/index.ts';
 import { hornById, type HornId } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
-import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
+import { playExercise, PROFILES, type ItemFault } from '../simulated/index.ts';
 import { analyseTake } from './index.ts';
 
 // Two fingerings of one note in eighths, heard as sound: when each change came, and what it did to the colour.

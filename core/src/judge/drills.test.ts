@@ -19,11 +19,11 @@ import {
   writtenMidi,
   type HornId,
 } from '../horn/index.ts';
-import { PROFILES, type ExerciseRequest, type ItemFault } from '../standin/index.ts';
+import { PROFILES, type ExerciseRequest, type ItemFault } from '../simulated/index.ts';
 import { createStage } from '../testing/performed.ts';
 import { analyseTake, isNeutral, type Finding, type ItemAnalysis, type TakeAnalysis } from './index.ts';
 
-// The stand-in player plays every family with every mistake; what the judge says must be what was done.
+// The simulated player plays every family with every mistake; what the judge says must be what was done.
 
 const RATE = 24000;
 /** The largest difference that a player would not mind. */

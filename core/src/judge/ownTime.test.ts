@@ -12,7 +12,7 @@ import {
 import { listenTo } from '../hearing/index.ts';
 import { hornById, type HornId } from '../horn/index.ts';
 import { createRandom } from '../signal/index.ts';
-import { playExercise, PROFILES } from '../standin/index.ts';
+import { playExercise, PROFILES } from '../simulated/index.ts';
 import { truthTrack } from '../testing/truthTrack.ts';
 import { analyseTake, isNeutral } from './index.ts';
 

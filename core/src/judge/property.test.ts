@@ -3,7 +3,7 @@ import { buildSwell, DEFAULT_SCALE, notesOf, scoreOf, SWELL_SHAPES } from '../ex
 import { listenTo } from '../hearing/index.ts';
 import { HORNS, pitchTarget, writtenMidi } from '../horn/index.ts';
 import { createRandom } from '../signal/index.ts';
-import { playExercise, STEADY_HAND } from '../standin/index.ts';
+import { playExercise, STEADY_HAND } from '../simulated/index.ts';
 import { median } from '../stats/index.ts';
 import { analyseTake } from './index.ts';
 
@@ -44,7 +44,7 @@ function randomTake(seed: number) {
   return { context, profile, samples, truth, rate: samples.length / (truth.f0Hz.length - 1) / 0.01 };
 }
 
-describe('whatever the stand-in plays', () => {
+describe('whatever the simulated player plays', () => {
   for (const seed of [11, 12, 13, 14, 15, 16, 17, 18, 19, 20])
     it(`is heard and judged as it was, seed ${seed}`, () => {
       const { context, profile, samples, truth, rate } = randomTake(seed);
@@ -57,7 +57,7 @@ describe('whatever the stand-in plays', () => {
       expect(analysis).not.toBeNull();
       if (!analysis) return;
       const onset = analysis.events.find(({ type }) => type === 'toneOnset')?.timeSeconds ?? NaN;
-      // The stand-in's attack takes 30 ms; its onset is half-way up.
+      // The simulated player's attack takes 30 ms; its onset is half-way up.
       expect(Math.abs(onset - truth.toneOnsetSeconds - 0.015)).toBeLessThan(0.012);
       const { responseMs } = analysis.measures;
       // Air shorter than the window it is heard through is read as long as that.

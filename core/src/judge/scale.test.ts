@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
-import { playNote, STEADY_HAND } from '../standin/index.ts';
+import { playNote, STEADY_HAND } from '../simulated/index.ts';
 import { learnScale, measureSteadyTone } from './index.ts';
 
 it('learns the player from takes: pp and ff are the quietest and loudest playing, ppp and fff one mark on', () => {

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE, familyById, parseExercise, phraseExercise } from '../exercise/index.ts';
 import { hornById, HORN_IDS, type HornId } from '../horn/index.ts';
-import { PROFILES, type ItemFault } from '../standin/index.ts';
+import { PROFILES, type ItemFault } from '../simulated/index.ts';
 import { createStage } from '../testing/performed.ts';
 import { analyseTake } from './index.ts';
 import type { ToneKind } from './measures.ts';

@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
-import { PROFILES, playNote, STEADY_HAND, type StandInProfile } from '../standin/index.ts';
+import { PROFILES, playNote, STEADY_HAND, type SimulatedProfile } from '../simulated/index.ts';
 import { analyseRecording } from './index.ts';
 
-function vibratoOf(soundingHz: number, profile: StandInProfile) {
+function vibratoOf(soundingHz: number, profile: SimulatedProfile) {
   const { samples } = playNote({
     soundingHz,
     partial: 1,

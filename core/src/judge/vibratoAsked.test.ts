@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { DEFAULT_SCALE, familyById, phraseExercise } from '../exercise/index.ts';
 import { hornById, HORN_IDS, type HornId } from '../horn/index.ts';
-import { PROFILES, type ItemFault } from '../standin/index.ts';
+import { PROFILES, type ItemFault } from '../simulated/index.ts';
 import { createStage } from '../testing/performed.ts';
 import { analyseTake } from './index.ts';
 
@@ -34,7 +34,7 @@ it('knows a written vibrato by its rate and width, and says what is wrong with o
     const [off, slow, normal] = swung(hornId, midi, [], 3 + i);
     for (const item of [off, slow, normal])
       expect(item?.verdict?.findings[0].kind, `${hornId} ${item?.item}`).toMatch(/^(even|vibrato)$/);
-    // The stand-in's own: 3.2 Hz and 22 cents, 5.2 Hz and 20 cents, opening over 0.3 s.
+    // The simulated player's own: 3.2 Hz and 22 cents, 5.2 Hz and 20 cents, opening over 0.3 s.
     expect(slow?.measures?.vibratoHz).toBeCloseTo(3.2, 0.8);
     expect(slow?.measures?.vibratoCents).toBeGreaterThan(18);
     expect(normal?.measures?.vibratoHz).toBeCloseTo(5.2, 0.8);

@@ -20,7 +20,7 @@ import {
 } from '../horn/index.ts';
 import { analyseTake } from '../judge/index.ts';
 import { chartToCsv, chartToJson } from '../formats/index.ts';
-import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
+import { playExercise, PROFILES, type ItemFault } from '../simulated/index.ts';
 import { highChart, type HighDecision } from './highChart.ts';
 import {
   highFigures,

@@ -3,7 +3,7 @@ import { DEFAULT_SCALE, familyById, phraseExercise } from '../exercise/index.ts'
 import { listenTo } from '../hearing/index.ts';
 import { hornById, routesTo, writtenMidi } from '../horn/index.ts';
 import { analyseTake, type TakeContext } from '../judge/index.ts';
-import { playExercise, PROFILES, type ItemFault } from '../standin/index.ts';
+import { playExercise, PROFILES, type ItemFault } from '../simulated/index.ts';
 import { clearByDay, fifthRungs, ladder, nextRung, rungTries, type RungTry } from './index.ts';
 
 const RATE = 24000;

@@ -5,7 +5,7 @@ import { FrameTrack, listenTo } from '../hearing/index.ts';
 import { hornById, writtenMidi } from '../horn/index.ts';
 import { analyseTake } from '../judge/index.ts';
 import { createRandom } from '../signal/index.ts';
-import { playExercise, WARM_UP, type ItemFault } from '../standin/index.ts';
+import { playExercise, WARM_UP, type ItemFault } from '../simulated/index.ts';
 import { KEPT_FIGURES } from '../figures/index.ts';
 import { figuresOf } from './figures.ts';
 import {

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { DEFAULT_SCALE, parseExercise } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
 import { analyseTake } from '../judge/index.ts';
-import { playExercise, STEADY_HAND, type ItemFault } from '../standin/index.ts';
+import { playExercise, STEADY_HAND, type ItemFault } from '../simulated/index.ts';
 import { observationsIn } from './observations.ts';
 
 const RATE = 24000;

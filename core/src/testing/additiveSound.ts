@@ -1,5 +1,5 @@
 import { createRandom, powerFromDb } from '../signal/index.ts';
-import { createNoteCourse, planExercise, type ExerciseRequest } from '../standin/index.ts';
+import { createNoteCourse, planExercise, type ExerciseRequest } from '../simulated/index.ts';
 
 // Sound that the simulated player did not make: the same courses of pitch, level and breath by another instrument.
 

@@ -1,5 +1,5 @@
 import { listenTo } from '../hearing/index.ts';
-import { playExercise, type ExerciseRequest } from '../standin/index.ts';
+import { playExercise, type ExerciseRequest } from '../simulated/index.ts';
 import { truthTrack } from './truthTrack.ts';
 
 /** So many performances share one that is heard for real. */

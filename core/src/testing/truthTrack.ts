@@ -6,7 +6,7 @@ import {
   planExercise,
   shapeHarmonicsInto,
   type ExerciseRequest,
-} from '../standin/index.ts';
+} from '../simulated/index.ts';
 
 /** A tone is heard from here on, of its power: then it fills enough of the listener's window. */
 const HEARD_POWER = 0.2;

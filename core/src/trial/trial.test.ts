@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { phraseExercise } from '../exercise/index.ts';
 import { writtenMidi } from '../horn/index.ts';
 import { createRandom } from '../signal/index.ts';
-import type { ItemFault } from '../standin/index.ts';
+import type { ItemFault } from '../simulated/index.ts';
 import { playAndJudge } from '../verdicts/index.ts';
 import {
   beforeAfter,

@@ -1,6 +1,6 @@
 import type { Choices, DynamicMark, Exercise, FamilyId } from '../exercise/index.ts';
 import type { HornId } from '../horn/index.ts';
-import type { ItemFault, StandInProfile } from '../standin/index.ts';
+import type { ItemFault, SimulatedProfile } from '../simulated/index.ts';
 import { flat, longer, marked, notes } from './verdictTable.ts';
 
 /** One way of playing a drill: phrase by phrase, where a whole round is told of. */
@@ -14,7 +14,7 @@ export interface HeadlineRow {
   faults?: readonly ItemFault[];
   /** In the phrases of a round, by their place in it. */
   faultsAt?: Readonly<Record<number, readonly ItemFault[]>>;
-  profile?: Partial<StandInProfile>;
+  profile?: Partial<SimulatedProfile>;
   /** Heard by sound, and not straight from what was meant: what only sound has. */
   bySound?: true;
   /** What earlier takes came to in the drill's record. */

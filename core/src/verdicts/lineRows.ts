@@ -1,6 +1,6 @@
 import { scoreOf, type Exercise } from '../exercise/index.ts';
 import type { FindingKind } from '../judge/index.ts';
-import type { ItemFault } from '../standin/index.ts';
+import type { ItemFault } from '../simulated/index.ts';
 import { FOUR, notes, writtenOf, drillOf, type VerdictRow, type Drill } from './verdictTable.ts';
 
 /** What joins notes, and all that is neither loudness, time nor pitch. */

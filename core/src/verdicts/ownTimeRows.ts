@@ -7,7 +7,7 @@ import {
   withLength,
 } from '../exercise/index.ts';
 import type { HornId } from '../horn/index.ts';
-import type { ItemFault } from '../standin/index.ts';
+import type { ItemFault } from '../simulated/index.ts';
 import { drillOf, FOUR, items, noteItems, notes, type VerdictRow } from './verdictTable.ts';
 
 /** Notes held so many beats each, the rests between them too; lengths in turn. */

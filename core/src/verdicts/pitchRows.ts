@@ -1,5 +1,5 @@
 import type { FindingKind } from '../judge/index.ts';
-import type { ItemFault } from '../standin/index.ts';
+import type { ItemFault } from '../simulated/index.ts';
 import { noteItems, drillOf, onEvery, FOUR, type VerdictRow } from './verdictTable.ts';
 
 /** Pitch: of short notes, of lines, of steady tones. */

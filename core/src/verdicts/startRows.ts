@@ -1,5 +1,5 @@
 import type { FindingKind } from '../judge/index.ts';
-import type { ItemFault } from '../standin/index.ts';
+import type { ItemFault } from '../simulated/index.ts';
 import { flat, noteItems, notes, drillOf, FOUR, type VerdictRow, type Wanted } from './verdictTable.ts';
 
 /** How notes are begun: restarts, subtones, air, partials. */

@@ -1,5 +1,5 @@
 import { withLength } from '../exercise/index.ts';
-import type { ItemFault } from '../standin/index.ts';
+import type { ItemFault } from '../simulated/index.ts';
 import { items, longer, noteItems, notes, drillOf, told, FOUR, type VerdictRow } from './verdictTable.ts';
 
 /** Every note falls to nothing over its last beats. */

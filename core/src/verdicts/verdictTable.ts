@@ -21,7 +21,13 @@ import {
   type TakeAnalysis,
   type TakeContext,
 } from '../judge/index.ts';
-import { playExercise, PROFILES, type ExerciseRequest, type ItemFault, type StandInProfile } from '../standin/index.ts';
+import {
+  playExercise,
+  PROFILES,
+  type ExerciseRequest,
+  type ItemFault,
+  type SimulatedProfile,
+} from '../simulated/index.ts';
 import { additiveSound } from '../testing/additiveSound.ts';
 import type { Disturb } from '../testing/disturbances.ts';
 import { truthTrack } from '../testing/truthTrack.ts';
@@ -44,7 +50,7 @@ export interface VerdictRow extends Drill {
   /** What is played in place of what is written. */
   change?: (written: Exercise) => Exercise;
   faults?: readonly ItemFault[];
-  profile?: Partial<StandInProfile>;
+  profile?: Partial<SimulatedProfile>;
   context?: Partial<TakeContext>;
   wanted: Wanted;
   /** Nothing is said of any other item. */
@@ -110,7 +116,8 @@ export function playAndJudge(
     holes = findHoles(sound, RATE);
     return listenTo(sound, RATE);
   };
-  const make = ear === 'additive' ? additiveSound : ear === 'simulated' || row.onlySimulated ? playExercise : ear;
+  const make =
+    ear === 'additive' ? additiveSound : ear === 'simulated' || row.onlySimulated ? playExercise : ear;
   if (make === 'truth') heard = truthTrack(request);
   else {
     const { samples, beatZeroSeconds } = make(request);

@@ -1,6 +1,6 @@
 import { expect, inPhase, playOut, test } from '../../browser.ts';
 
-test('in one’s own time by the stand-in: round and round until it stops, how long each note was held, and back into time', async ({
+test('in one’s own time by the simulated player: round and round until it stops, how long each note was held, and back into time', async ({
   page,
 }) => {
   await page.goto('/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');

@@ -50,7 +50,7 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   await expect(page.locator('[data-shelf="dropToBottom"]').getByTestId('last-result')).toBeVisible();
 });
 
-test('an exercise of one’s own: written, painted, put in order, tried by the stand-in, taken off and brought back', async ({
+test('an exercise of one’s own: written, painted, put in order, tried by the simulated player, taken off and brought back', async ({
   page,
 }) => {
   await page.goto('/shelf');
@@ -89,7 +89,7 @@ test('an exercise of one’s own: written, painted, put in order, tried by the s
   await expect(page.locator('[data-problem]')).toHaveCount(0);
   for (let i = 0; i < 6; i++) await page.getByRole('button', { name: 'Faster' }).click();
 
-  // Whoever plays otherwise, here the stand-in tries it.
+  // Whoever plays otherwise, here the simulated player tries it.
   await page.getByRole('link', { name: 'Let the simulated player try it' }).click();
   await playOut(page);
   await expect(page.getByTestId('headline')).toContainText('when loud');

@@ -7,7 +7,7 @@ for (const [name, code] of [
   ['NotFoundError', 'micAbsent'],
   ['NotReadableError', 'micBusy'],
 ] as const)
-  test(`a microphone that fails with ${name} is named, and the stand-in is a way forward`, async ({
+  test(`a microphone that fails with ${name} is named, and the simulated player is a way forward`, async ({
     page,
   }) => {
     await page.addInitScript((error) => {

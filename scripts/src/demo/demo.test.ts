@@ -25,7 +25,7 @@ it('shows figures that the analysis of today finds in the sound of the demo, whi
       take.analysis?.verdict.findings.map(({ kind }) => kind),
     );
     expect(again.analysis?.verdict.asWritten).toBe(take.analysis?.verdict.asWritten);
-    // What the stand-in was told is kept in five digits, so its sound is the same but for what nobody hears.
+    // What the simulated player was told is kept in five digits, so its sound is the same but for what nobody hears.
     const centsMean = (of: typeof take) => of.analysis?.measures.centsMean ?? 0;
     expect(Math.abs(centsMean(again) - centsMean(take))).toBeLessThan(0.1);
     expect(again.frames.f0Hz.length).toBe(take.frames.f0Hz.length);

@@ -1,5 +1,5 @@
 import { hornById, writtenMidi, type HornId } from '@inner-hum/core/horn';
-import { WARM_UP, type StandInProfile } from '@inner-hum/core/standin';
+import { WARM_UP, type SimulatedProfile } from '@inner-hum/core/simulated';
 import { centsPerMm, usualModel } from '@inner-hum/core/tendency';
 import { movedOn, wear, leak } from './story.ts';
 
@@ -42,7 +42,7 @@ export function answerOf(hornId: HornId, midi: number, daysAgo: number): number 
 }
 
 /** A player of this horn on one note on a day: the better it is mastered (0-1), the steadier. */
-export function profileOf(hornId: HornId, midi: number, daysAgo: number, mastery: number): StandInProfile {
+export function profileOf(hornId: HornId, midi: number, daysAgo: number, mastery: number): SimulatedProfile {
   const low = Math.max(0, 66 - midi);
   const air = 5 * wear(hornId, daysAgo) + (midi < 66 ? 7 * leak(hornId, daysAgo) : 0);
   return {

@@ -1,7 +1,7 @@
 import { scoreOf, skillOf, type Exercise, type NoteItem, type Skill } from '@inner-hum/core/exercise';
 import type { HornId } from '@inner-hum/core/horn';
 import { zoneOfNote, type Zone } from '@inner-hum/core/practice';
-import { highHabits, type ItemFault, type StandInProfile } from '@inner-hum/core/standin';
+import { highHabits, type ItemFault, type SimulatedProfile } from '@inner-hum/core/simulated';
 import { answerOf, offOf, profileOf } from './horns.ts';
 import { leak, wear } from './story.ts';
 
@@ -96,7 +96,7 @@ export function playingOf(
   daysAgo: number,
   random: Random,
   seed: number,
-): { profile: StandInProfile; faults: ItemFault[] } {
+): { profile: SimulatedProfile; faults: ItemFault[] } {
   const skill = skillOf(exercise.family);
   const notes = scoreOf(exercise).flatMap(({ item }, i) => (item.kind === 'note' ? [{ item, i }] : []));
   const first = notes.at(0)?.item ?? null;

@@ -1,6 +1,6 @@
 import { phraseExercise } from '@inner-hum/core/exercise';
 import type { DemoRound } from '@inner-hum/core/formats';
-import { movedHabits, type ItemFault } from '@inner-hum/core/standin';
+import { movedHabits, type ItemFault } from '@inner-hum/core/simulated';
 import { answerOf, profileOf } from './horns.ts';
 import { drillOf } from './phraseOf.ts';
 import type { Scene, SceneTake } from './scene.ts';

@@ -8,8 +8,8 @@ import {
   DEMO_TAIL_SECONDS,
   playExercise,
   type ItemFault,
-  type StandInProfile,
-} from '@inner-hum/core/standin';
+  type SimulatedProfile,
+} from '@inner-hum/core/simulated';
 
 const RATE_HZ = 48000;
 /** What is to be played and kept. */
@@ -19,7 +19,7 @@ export interface Told extends DemoMoment {
   exercise: Exercise;
   hornId: HornId;
   gear: Pick<DemoTake, 'mouthpieceId' | 'reedId' | 'reedKind'>;
-  profile: StandInProfile;
+  profile: SimulatedProfile;
   faults?: readonly ItemFault[];
   seed: number;
   eyes?: DemoTake['eyes'];
@@ -29,7 +29,7 @@ export interface Told extends DemoMoment {
   phrase?: number;
 }
 
-/** Lets the stand-in play a phrase, hears it and judges it, as the app does. */
+/** Lets the simulated player play a phrase, hears it and judges it, as the app does. */
 export function playTake(told: Told): DemoTake {
   const { exercise, hornId, gear, profile, faults = [], seed } = told;
   const scale = DEFAULT_SCALE;

@@ -1,6 +1,6 @@
 import type { DemoPack } from '@inner-hum/core/formats';
 import { fingeringKey, fingeringOf, writtenMidi } from '@inner-hum/core/horn';
-import { highHabits, WARM_UP, type ItemFault } from '@inner-hum/core/standin';
+import { highHabits, WARM_UP, type ItemFault } from '@inner-hum/core/simulated';
 import { phraseOf } from './phraseOf.ts';
 import type { Scene, SceneTake } from './scene.ts';
 

@@ -1,7 +1,13 @@
 import { buildSwell, phraseExercise, type FamilyId, type SwellShape } from '@inner-hum/core/exercise';
 import type { DemoRound } from '@inner-hum/core/formats';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { PROFILES, STEADY_HAND, WARM_UP, type ItemFault, type StandInProfile } from '@inner-hum/core/standin';
+import {
+  PROFILES,
+  STEADY_HAND,
+  WARM_UP,
+  type ItemFault,
+  type SimulatedProfile,
+} from '@inner-hum/core/simulated';
 import { drillOf } from './phraseOf.ts';
 import type { Scene } from './scene.ts';
 
@@ -11,7 +17,7 @@ interface Swell {
   note: number;
   shape: SwellShape;
   beats: number;
-  profile: StandInProfile;
+  profile: SimulatedProfile;
   blind?: boolean;
   playerNote?: string;
 }
@@ -49,7 +55,7 @@ interface RoundOf {
   note: number;
   to?: number;
   tempoBpm: number;
-  phrases: { profile: StandInProfile; faults?: ItemFault[] }[];
+  phrases: { profile: SimulatedProfile; faults?: ItemFault[] }[];
 }
 
 /** Holds a low note until the pitch leaves, after so many seconds. */

@@ -58,7 +58,7 @@ installed for this comparison only). Cents are over frames that are not gross, t
 
 ## Exact sounds
 
-Twelve pitches of 65-2500 Hz (voice: 82-1000 Hz), 48 kHz, made by the bench itself and not by the stand-in player; scored
+Twelve pitches of 65-2500 Hz (voice: 82-1000 Hz), 48 kHz, made by the bench itself and not by the simulated player; scored
 where settled, or in the first 50 ms of a tone, or within 50 ms of a jump to another partial. Median / 95th percentile of the
 error in cents. The bound is the median that no unbiased estimator can better in our own window of one frame
 (Cramer-Rao); a frame that looks at its neighbours may come closer.

@@ -1,5 +1,5 @@
 import { createRandom, powerFromDb } from '@inner-hum/core/signal';
-import { createNoteCourse, planExercise } from '@inner-hum/core/standin';
+import { createNoteCourse, planExercise } from '@inner-hum/core/simulated';
 import type { SoundMaker } from '@inner-hum/core/verdicts';
 import { STEP_SECONDS, type SampledNote } from './sampledNote.ts';
 

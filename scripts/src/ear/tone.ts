@@ -1,6 +1,6 @@
 import { createRandom } from '@inner-hum/core/signal';
 
-/** Sound whose pitch is known at every moment, made here and not by the stand-in: no ear may know its maker. */
+/** Sound whose pitch is known at every moment, made here and not by the simulated player: no ear may know its maker. */
 export interface ExactSound {
   samples: Float32Array;
   sampleRateHz: number;

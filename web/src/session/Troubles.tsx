@@ -12,7 +12,7 @@ interface TroublesProps {
   /** A note sounds: only what has stopped the listening is said. */
   quiet?: boolean;
   onRetry(): void;
-  onStandIn(): void;
+  onSimulated(): void;
 }
 
 type Way = 'retry' | 'standIn' | 'resume' | 'saveFile' | 'makeRoom' | 'reload' | 'dismiss';
@@ -54,7 +54,7 @@ const STOPS_LISTENING: TroubleCode[] = [
 ];
 
 /** What is wrong, in one sentence each, and the ways forward. */
-export function Troubles({ quiet = false, onRetry, onStandIn }: TroublesProps) {
+export function Troubles({ quiet = false, onRetry, onSimulated }: TroublesProps) {
   const { t } = useTranslation();
   const dispatch = useDispatch();
   const navigate = useNavigate();
@@ -63,7 +63,7 @@ export function Troubles({ quiet = false, onRetry, onStandIn }: TroublesProps) {
   const troubles = quiet ? all.filter((code) => STOPS_LISTENING.includes(code)) : all;
   const act = (code: TroubleCode, way: Way) => {
     if (way === 'retry') onRetry();
-    if (way === 'standIn') onStandIn();
+    if (way === 'standIn') onSimulated();
     if (way === 'reload') window.location.reload();
     if (way === 'makeRoom') void navigate('/case/keeping');
     if (way === 'resume') void session.desk.resume();

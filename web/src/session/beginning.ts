@@ -16,7 +16,7 @@ export const onGrid = (seconds: number): number =>
 const barSeconds = (exercise: Exercise) => exercise.beatsPerBar * secondsPerBeat(exercise);
 
 /** How long before beat 0 the sound of the simulated player begins, which takes `responseMs` of air for its tone. */
-export const standInLead = (responseMs: number): number => STAND_IN_LEAD_SECONDS + responseMs / 1000;
+export const simulatedLead = (responseMs: number): number => STAND_IN_LEAD_SECONDS + responseMs / 1000;
 
 /** Beat 0 of a counted take on the audio clock. A bar that can no longer be counted in time is counted one bar later. */
 export function countedZero(

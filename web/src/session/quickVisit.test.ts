@@ -3,7 +3,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, familyById, type Exercise } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
-import { PROFILES } from '@inner-hum/core/standin';
+import { PROFILES } from '@inner-hum/core/simulated';
 import { createQuickDesk, type QuickDesk } from '../audio/quickDesk.ts';
 import {
   DEFAULT_SETTINGS,

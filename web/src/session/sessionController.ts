@@ -176,7 +176,7 @@ export function createSessionController(config: SessionConfig): SessionControlle
       dispatch(minuteKept(id));
     },
     countDown: countdowns.start,
-    hearStandIn: (request) => client.remote.hearStandIn(request),
+    hearSimulated: (request) => client.remote.hearSimulated(request),
     clickDelays: (due) => client.remote.clickDelays(due),
   };
 }

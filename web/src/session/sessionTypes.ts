@@ -2,7 +2,7 @@ import type { Exercise } from '@inner-hum/core/exercise';
 import type { FrameTrack } from '@inner-hum/core/hearing';
 import type { LiveFollower } from '@inner-hum/core/tone';
 import type { Desk, Metronome } from '../audio/index.ts';
-import type { HeardStandIn, StandInRequest } from '../workers/index.ts';
+import type { HeardSimulated, SimulatedRequest } from '../workers/index.ts';
 import type { WholeTake } from '../storage/index.ts';
 import type { Countdowns } from './countdowns.ts';
 import type { SessionSetup } from './setup.ts';
@@ -51,7 +51,7 @@ export interface SessionController {
   /** Counts seconds of the desk's clock down to something a room does by itself; the answer ends it early. */
   countDown: Countdowns['start'];
   /** How the listener hears a simulated performance, without keeping it. */
-  hearStandIn(request: StandInRequest): Promise<HeardStandIn>;
+  hearSimulated(request: SimulatedRequest): Promise<HeardSimulated>;
   /** Takes of this visit that could not be stored and are not saved as files yet. */
   readonly unsaved: WholeTake[];
 }

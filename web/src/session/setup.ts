@@ -1,7 +1,7 @@
 import { DEFAULT_SCALE, type DynamicScale } from '@inner-hum/core/exercise';
 import { readFingeringKey, type Fingering } from '@inner-hum/core/horn';
 import { learnScale } from '@inner-hum/core/judge';
-import { PROFILES, type ProfileId, type StandInProfile } from '@inner-hum/core/standin';
+import { PROFILES, type ProfileId, type SimulatedProfile } from '@inner-hum/core/simulated';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { DeskInput } from '../audio/index.ts';
 import {
@@ -17,7 +17,7 @@ import {
 export interface SessionSetup {
   settings: SettingsRecord;
   scale: DynamicScale;
-  profile: StandInProfile;
+  profile: SimulatedProfile;
   /** The high fingerings the player settled on for this horn and mouthpiece, by written note. */
   fingerings: ReadonlyMap<number, Fingering>;
   roomFloorDb: number | null;
@@ -38,7 +38,7 @@ export function changedWhileArmed(standing: SessionSetup, next: SessionSetup): S
 }
 
 /**
- * The set-up as stored now; null while it is being read. The stand-in plays on a scale of its own. `source`: who plays this
+ * The set-up as stored now; null while it is being read. The simulated player plays on a scale of its own. `source`: who plays this
  * time, whatever is stored.
  */
 export function useSetup(source: SettingsRecord['source'] | null = null): SessionSetup | null {

@@ -1,7 +1,7 @@
-import { highHabits, inItsOwnTime, movedHabits } from '@inner-hum/core/standin';
+import { highHabits, inItsOwnTime, movedHabits } from '@inner-hum/core/simulated';
 import { mouthpiecePullMm } from '../addresses/index.ts';
 import { gearOf } from '../storage/index.ts';
-import type { ArmRequest, StandInRequest } from '../workers/index.ts';
+import type { ArmRequest, SimulatedRequest } from '../workers/index.ts';
 import { phraseOf, type Round } from './round.ts';
 import type { SessionSetup } from './setup.ts';
 
@@ -32,10 +32,10 @@ export function armRequest(
 }
 
 /** The simulated player as the set-up has it. */
-export function standInOf(
+export function simulatedOf(
   setup: SessionSetup,
   sampleRateHz: number,
-): Omit<StandInRequest, 'exercise' | 'seed'> {
+): Omit<SimulatedRequest, 'exercise' | 'seed'> {
   const { hornId, a4Hz } = setup.settings;
   return { hornId, a4Hz, scale: setup.scale, profile: setup.profile, sampleRateHz };
 }
@@ -44,12 +44,12 @@ export function standInOf(
  * What the simulated player is to play for a take: with what its horn does to high notes, and with another place of the
  * mouthpiece; the steady one has no high notes of its own.
  */
-export function standInRequest(
+export function simulatedRequest(
   setup: SessionSetup,
   round: Round,
   sampleRateHz: number,
   seed: number,
-): StandInRequest {
+): SimulatedRequest {
   const { hornId, a4Hz, profileId } = setup.settings;
   const exercise = phraseOf(round);
   const pulledMm = round.index > 0 && round.record ? mouthpiecePullMm(round.record) : 0;
@@ -59,5 +59,5 @@ export function standInRequest(
       : profileId === 'steady'
         ? []
         : highHabits(exercise, hornId, a4Hz, seed);
-  return { ...standInOf(setup, sampleRateHz), exercise: inItsOwnTime(exercise, seed), faults, seed };
+  return { ...simulatedOf(setup, sampleRateHz), exercise: inItsOwnTime(exercise, seed), faults, seed };
 }

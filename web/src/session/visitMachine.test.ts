@@ -5,7 +5,7 @@ import { expect, it } from 'vitest';
 import { DEFAULT_SCALE, familyById, type Exercise } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import type { TakeAnalysis } from '@inner-hum/core/judge';
-import { PROFILES } from '@inner-hum/core/standin';
+import { PROFILES } from '@inner-hum/core/simulated';
 import { DEFAULT_SETTINGS, type SettingsRecord } from '../storage/index.ts';
 import type { SessionSetup } from './setup.ts';
 import { diagram } from './visitDiagram.ts';

@@ -1,5 +1,5 @@
 import { secondsPerBeat } from '@inner-hum/core/exercise';
-import { countedZero, countZero, onGrid, standInLead } from './beginning.ts';
+import { countedZero, countZero, onGrid, simulatedLead } from './beginning.ts';
 import { phraseOf, type Round } from './round.ts';
 import { SOUND_TROUBLES } from './troubleGroups.ts';
 import type { VisitEffect, VisitState, VisitTake } from './visitState.ts';
@@ -69,7 +69,7 @@ function sound(state: ExerciseState, zeroSeconds: number | null, { nowSeconds }:
         ...perform(onGrid(nowSeconds)),
       ],
     ];
-  const lead = isPerformed ? standInLead(setup.profile.responseMs) : 0;
+  const lead = isPerformed ? simulatedLead(setup.profile.responseMs) : 0;
   const counted = countedZero(exercise, nowSeconds, lead, zeroSeconds);
   const beatZeroSeconds = isPerformed ? onGrid(counted) : counted;
   return [

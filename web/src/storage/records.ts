@@ -3,7 +3,7 @@ import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId, WrittenMidi } from '@inner-hum/core/horn';
 import type { PitchGuess, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '@inner-hum/core/judge';
 import type { Aim } from '@inner-hum/core/plan';
-import type { ItemFault, StandInProfile } from '@inner-hum/core/standin';
+import type { ItemFault, SimulatedProfile } from '@inner-hum/core/simulated';
 import type { CallMade, Goal, PackedNotes } from '@inner-hum/core/practice';
 import type { CueTrial, Question, TrialMeasure } from '@inner-hum/core/trial';
 import type { Gear } from './gearRecords.ts';
@@ -203,10 +203,10 @@ export interface QuarantineRecord {
   row: unknown;
 }
 
-/** What the stand-in was told to play in a take whose sound is not stored: it is played again, the same, when it is wanted. */
+/** What the simulated player was told to play in a take whose sound is not stored: it is played again, the same, when it is wanted. */
 export interface PerformanceRecord {
   takeId: string;
-  profile: StandInProfile;
+  profile: SimulatedProfile;
   faults: ItemFault[];
   seed: number;
 }

@@ -37,7 +37,7 @@ export async function samplesOf({ flac, samples }: SoundRecord): Promise<Float32
 }
 
 /**
- * The sound of a take: of an unfinished one up to the first missing part; of a stand-in's take without stored sound it is
+ * The sound of a take: of an unfinished one up to the first missing part; of a simulated player's take without stored sound it is
  * played again. Empty where there is none (any more).
  */
 export async function loadSamples(takeId: string): Promise<Float32Array<ArrayBuffer>> {

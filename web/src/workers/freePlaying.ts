@@ -1,9 +1,9 @@
 import { levelAtFraction } from '@inner-hum/core/exercise';
 import { frequencyHz, hornById, regularTube, toSounding, writtenMidi } from '@inner-hum/core/horn';
-import { playPhrase } from '@inner-hum/core/standin';
-import type { StandInRequest } from './protocol.ts';
+import { playPhrase } from '@inner-hum/core/simulated';
+import type { SimulatedRequest } from './protocol.ts';
 
-/** What the stand-in plays when nobody asks for anything: a few middle notes, each a breath long. */
+/** What the simulated player plays when nobody asks for anything: a few middle notes, each a breath long. */
 const NOTES = [
   { midi: 71, beats: 4, from: 0.3, to: 0.7 },
   { midi: 69, beats: 3, from: 0.7, to: 0.3 },
@@ -13,7 +13,7 @@ const NOTES = [
   { midi: 62, beats: 4, from: 0.6, to: 0.2 },
 ];
 
-export function renderFreePlaying(request: Omit<StandInRequest, 'exercise'>): Float32Array<ArrayBuffer> {
+export function renderFreePlaying(request: Omit<SimulatedRequest, 'exercise'>): Float32Array<ArrayBuffer> {
   const { hornId, a4Hz, scale, profile, sampleRateHz, seed } = request;
   const horn = hornById(hornId);
   return playPhrase(

@@ -15,7 +15,7 @@ import {
 } from '@inner-hum/core/exercise';
 import { listenTo, renderClick } from '@inner-hum/core/hearing';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
-import { playExercise, STEADY_HAND, WARM_UP, type ExerciseRequest } from '@inner-hum/core/standin';
+import { playExercise, STEADY_HAND, WARM_UP, type ExerciseRequest } from '@inner-hum/core/simulated';
 import { newestTakes, loadSamples, openDatabase, readTakeFrames } from '../storage/index.ts';
 import { createLiveSession } from './liveSession.ts';
 import type { ArmRequest, SessionEvent } from './protocol.ts';

@@ -1,6 +1,6 @@
 import type { TakeContext, TakeAnalysis } from '@inner-hum/core/judge';
 import type { FrameColumns } from '@inner-hum/core/hearing';
-import type { ExerciseRequest } from '@inner-hum/core/standin';
+import type { ExerciseRequest } from '@inner-hum/core/simulated';
 import type { DynamicScale } from '@inner-hum/core/exercise';
 import type { SoundTrouble } from '@inner-hum/core/tone';
 import type { HornId } from '@inner-hum/core/horn';
@@ -69,11 +69,11 @@ export type SessionEvent =
   | { type: 'takeUnsaved'; take: WholeTake }
   | { type: 'workerFailed'; message: string };
 
-/** What the stand-in is to play; silence around it is the worker's. */
-export type StandInRequest = Omit<ExerciseRequest, 'leadSeconds' | 'tailSeconds'>;
+/** What the simulated player is to play; silence around it is the worker's. */
+export type SimulatedRequest = Omit<ExerciseRequest, 'leadSeconds' | 'tailSeconds'>;
 
 /** Sound and frames begin together. */
-export interface HeardStandIn {
+export interface HeardSimulated {
   samples: Float32Array<ArrayBuffer>;
   columns: FrameColumns;
 }
@@ -97,8 +97,8 @@ export interface SessionWorker {
   droneLeak(partialsHz: number[]): number | null;
   keepLastMinute(request: FreeRequest): Promise<string | null>;
   recover(takeId: string): Promise<void>;
-  renderStandIn(request: StandInRequest): Float32Array<ArrayBuffer>;
-  /** A stand-in performance without silence around it, and what the listener hears in it. */
-  hearStandIn(request: StandInRequest): HeardStandIn;
-  renderFreePlaying(request: Omit<StandInRequest, 'exercise'>): Float32Array<ArrayBuffer>;
+  renderSimulated(request: SimulatedRequest): Float32Array<ArrayBuffer>;
+  /** A simulated player performance without silence around it, and what the listener hears in it. */
+  hearSimulated(request: SimulatedRequest): HeardSimulated;
+  renderFreePlaying(request: Omit<SimulatedRequest, 'exercise'>): Float32Array<ArrayBuffer>;
 }

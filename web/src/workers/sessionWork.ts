@@ -1,6 +1,6 @@
 import { transfer } from 'comlink';
 import { droneLeakDb, findClicks, FrameTrack, listenTo } from '@inner-hum/core/hearing';
-import { playExercise } from '@inner-hum/core/standin';
+import { playExercise } from '@inner-hum/core/simulated';
 import { eraseTake, finishTake, loadSamples, readTake, storeTake } from '../storage/index.ts';
 import { createLiveSession, type LiveSession } from './liveSession.ts';
 import type { CapturedBlock, SessionEvent, SessionWorker } from './protocol.ts';
@@ -84,11 +84,11 @@ export function createSessionWork(): SessionWorker {
         else await finishTake({ ...judged, recovered: true }, track.slice(0));
       });
     },
-    renderStandIn(request) {
+    renderSimulated(request) {
       const { samples } = playExercise({ ...request, leadSeconds: 1, tailSeconds: 2 });
       return transfer(samples, [samples.buffer]);
     },
-    hearStandIn(request) {
+    hearSimulated(request) {
       const { samples } = playExercise({ ...request, leadSeconds: 0, tailSeconds: 0.1 });
       const columns = listenTo(samples, request.sampleRateHz).slice(0);
       return transfer({ samples, columns }, [samples.buffer]);

@@ -106,7 +106,7 @@ export function Component() {
         session.forgetInput();
         void begin();
       }}
-      onStandIn={() => void changeSettings({ source: 'standIn' }).then(() => navigate('/stand'))}
+      onSimulated={() => void changeSettings({ source: 'standIn' }).then(() => navigate('/stand'))}
     />
   );
 }

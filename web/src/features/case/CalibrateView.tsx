@@ -16,7 +16,7 @@ interface CalibrateViewProps {
   onForward(): void;
   onSkip(): void;
   onRetry(): void;
-  onStandIn(): void;
+  onSimulated(): void;
 }
 
 export function CalibrateView(props: CalibrateViewProps) {
@@ -30,7 +30,7 @@ export function CalibrateView(props: CalibrateViewProps) {
   return (
     <Box maxW="prose">
       <RoomHeading title={t('calibrate.title')} help="calibrate" />
-      <Troubles onRetry={props.onRetry} onStandIn={props.onStandIn} />
+      <Troubles onRetry={props.onRetry} onSimulated={props.onSimulated} />
       {step === null && <Box fontSize="medium">{t('calibrate.intro')}</Box>}
       {current && (
         <Box role="status" aria-live="polite" mt="5">

@@ -8,7 +8,7 @@ import { LESSONS, readLesson, type Lesson } from './lessons.ts';
 import { ReadingView } from './ReadingView.tsx';
 import { useLessonSound } from './useLessonSound.ts';
 
-/** A round of six with the stand-in that teaches to read the ribbon. Which one is shown is in the address. */
+/** A round of six with the simulated player that teaches to read the ribbon. Which one is shown is in the address. */
 export function Component() {
   const settings = useLiveQuery(readSettings);
   const navigate = useNavigate();

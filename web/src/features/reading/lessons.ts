@@ -1,6 +1,6 @@
 import { buildSwell } from '@inner-hum/core/exercise';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { PROFILES, type StandInProfile } from '@inner-hum/core/standin';
+import { PROFILES, type SimulatedProfile } from '@inner-hum/core/simulated';
 
 /** The six things a ribbon can show, in the order they are taught. */
 export const LESSONS = ['fat', 'thin', 'sharp', 'flat', 'airy', 'torn'] as const;
@@ -19,13 +19,13 @@ export const LESSON_EXERCISE = buildSwell({
 });
 export const LESSON_SECONDS = SECONDS;
 
-const swerve = (change: { cents?: number; levelDb?: number; breathDb?: number }): StandInProfile => ({
+const swerve = (change: { cents?: number; levelDb?: number; breathDb?: number }): SimulatedProfile => ({
   ...PROFILES.steady,
   swerve: { atSeconds: AT_SECONDS, overSeconds: 1.2, cents: 0, levelDb: 0, breathDb: 0, ...change },
 });
 
-/** How the stand-in plays each lesson. */
-export const LESSON_PROFILES: Record<Lesson, StandInProfile> = {
+/** How the simulated player plays each lesson. */
+export const LESSON_PROFILES: Record<Lesson, SimulatedProfile> = {
   fat: swerve({ levelDb: 9 }),
   thin: swerve({ levelDb: -9 }),
   sharp: swerve({ cents: 28 }),

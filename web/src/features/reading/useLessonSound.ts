@@ -12,7 +12,7 @@ const SAMPLE_RATE_HZ = 32000;
 
 type LessonPhase = 'ready' | 'sounding' | 'heard';
 
-/** The stand-in playing one lesson: heard by the real listener, drawn as far as it has sounded. */
+/** The simulated player playing one lesson: heard by the real listener, drawn as far as it has sounded. */
 export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {
   const session = useSession();
   const player = useRef<TakePlayer | null>(null);
@@ -39,7 +39,7 @@ export function useLessonSound(lesson: Lesson, hornId: HornId, a4Hz: number) {
     player.current = null;
     ended.current = false;
     const mine = ++asked.current;
-    const { samples, columns } = await session.hearStandIn({
+    const { samples, columns } = await session.hearSimulated({
       exercise: LESSON_EXERCISE,
       hornId,
       a4Hz,

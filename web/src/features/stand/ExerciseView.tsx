@@ -144,7 +144,7 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
       </Flex>
       {/* No sentences while a note sounds: what went wrong meanwhile is told after it. */}
       <Box pt="2">
-        <Troubles quiet={busy} onRetry={play.onRetry} onStandIn={play.onStandIn} />
+        <Troubles quiet={busy} onRetry={play.onRetry} onSimulated={play.onSimulated} />
         <div hidden={busy}>
           <CautionLine exercise={play.exercise} readAt={settings.cautionsReadAt} />
           <PlayingLoadLine exercise={play.exercise} settings={settings} />

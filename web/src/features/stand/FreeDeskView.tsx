@@ -59,7 +59,7 @@ export function FreeDeskView(props: FreeDeskViewProps) {
   const key = (name: keyof SettingsRecord['keys']) => (settings.singleKeys ? settings.keys[name] : undefined);
   return (
     <Box maxW="page">
-      <Troubles onRetry={props.onRetry} onStandIn={() => props.onSource('standIn')} />
+      <Troubles onRetry={props.onRetry} onSimulated={() => props.onSource('standIn')} />
       <Flex
         alignItems="center"
         gap={{ base: '5', md: '9' }}

@@ -6,7 +6,7 @@ import { useSetup } from '../../session/index.ts';
 import { readOwnExercise } from '../../storage/index.ts';
 import { OwnPlay } from './OwnPlay.tsx';
 
-/** The Stand with an exercise of the player's own; `?by=standIn`: the stand-in tries it, whoever plays otherwise. */
+/** The Stand with an exercise of the player's own; `?by=standIn`: the simulated player tries it, whoever plays otherwise. */
 export function Component() {
   const { exerciseId = '' } = useParams();
   return <OwnOf key={exerciseId} id={exerciseId} />;

@@ -31,7 +31,7 @@ export function StartLine(props: StartLineProps) {
     : paused
       ? 'drill.resume'
       : standIn
-        ? 'swell.standInPlays'
+        ? 'swell.simulatedPlays'
         : 'swell.countIn';
   return (
     <Flex gap="5" alignItems="center" wrap="wrap" mb="4">

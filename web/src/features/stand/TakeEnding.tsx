@@ -78,6 +78,6 @@ export function TakeEnding({ settings, play, take }: TakeEndingProps) {
 }
 
 function againHint(start: Pace, { source }: SettingsRecord) {
-  if (source === 'standIn') return 'swell.againStandIn' as const;
+  if (source === 'standIn') return 'swell.againSimulated' as const;
   return start === 'countIn' ? ('swell.againCount' as const) : ('swell.againPlay' as const);
 }

@@ -118,7 +118,7 @@ export function useExercise(
       session.forgetInput();
       reopen();
     },
-    onStandIn: () => void changeSettings({ source: 'standIn' }),
+    onSimulated: () => void changeSettings({ source: 'standIn' }),
     onEyes: (next: 'watch' | 'blind') => void changeSettings({ eyes: next }),
     onClick: setClick,
     onDrone: setDrone,

@@ -37,7 +37,7 @@ async function bringInOne(file: File, whose: Whose): Promise<BroughtIn | null> {
     mostMinutes: MOST_MINUTES[whose],
     hornId,
     a4Hz,
-    // Whoever played it, it was no stand-in.
+    // Whoever played it, it was no simulated player.
     source: 'microphone',
     gear: gearOf(settings),
   });

@@ -4,7 +4,7 @@ import { buildSwell, DEFAULT_SCALE, SWELL_SHAPES, type SwellShape } from '@inner
 import { listenTo } from '@inner-hum/core/hearing';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { playExercise, WARM_UP } from '@inner-hum/core/standin';
+import { playExercise, WARM_UP } from '@inner-hum/core/simulated';
 import type { TakeRecord } from '../../storage/index.ts';
 import { judgeRecord, newTakeRecord } from '../../workers/takeRecords.ts';
 import { takeDocument } from '../../workers/takeDocument.ts';
@@ -18,7 +18,7 @@ import { drawTake, describeTake } from '../../listing/index.ts';
 import startup from '../../words/messages/en/startup.json';
 import app from '../../words/messages/en/app.json';
 
-/** A take as the app keeps it, from the stand-in's sound. */
+/** A take as the app keeps it, from the simulated player's sound. */
 function keptTake(shape: SwellShape): { take: TakeRecord; track: ReturnType<typeof listenTo> } {
   const exercise = buildSwell({
     note: writtenMidi(70),
@@ -129,7 +129,7 @@ it('tells a take in one paragraph that agrees with its figures', async () => {
 
 it('keeps how loud the take was, for the scale to learn from', () => {
   const { take } = keptTake('growFade');
-  // pp is -41.7 and ff -20.3 dBFS on the stand-in's scale.
+  // pp is -41.7 and ff -20.3 dBFS on the simulated player's scale.
   expect(take.loudness?.softDb).toBeGreaterThan(-44);
   expect(take.loudness?.softDb).toBeLessThan(-38);
   expect(take.loudness?.loudDb).toBeGreaterThan(-23);

@@ -1,7 +1,7 @@
 import { buildSwell, DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { FrameTrack, type FrameColumns } from '@inner-hum/core/hearing';
 import { writtenMidi } from '@inner-hum/core/horn';
-import { WARM_UP } from '@inner-hum/core/standin';
+import { WARM_UP } from '@inner-hum/core/simulated';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { InkTrack, RibbonPicture, writtenInk } from '../../ribbon/index.ts';
@@ -17,7 +17,7 @@ const exercise = buildSwell({
   start: 'playToStart',
 });
 
-/** A swell as the stand-in plays it, heard by the real listener: the ribbon a visitor is about to make. */
+/** A swell as the simulated player plays it, heard by the real listener: the ribbon a visitor is about to make. */
 const REQUEST = {
   exercise,
   hornId: 'alto',
@@ -40,7 +40,7 @@ export default function WelcomeRibbon({ height }: { height: number }) {
   const [ink, setInk] = useState<InkTrack | null>(null);
   useEffect(() => {
     let here = true;
-    void session.hearStandIn(REQUEST).then(({ columns }) => here && setInk(inkOf(columns)));
+    void session.hearSimulated(REQUEST).then(({ columns }) => here && setInk(inkOf(columns)));
     return () => {
       here = false;
     };

@@ -16,7 +16,7 @@ function shareOf(word: string): number {
   return hash / 2 ** 32;
 }
 
-/** How a fingering of a high note goes on the stand-in's horn. */
+/** How a fingering of a high note goes on the simulated player's horn. */
 export function highHabit(writtenMidi: number, fingering: string, hornId: HornId) {
   const word = `${hornId} ${writtenMidi} ${fingering}`;
   return {
@@ -26,7 +26,7 @@ export function highHabit(writtenMidi: number, fingering: string, hornId: HornId
 }
 
 /**
- * The stand-in's horn has its own altissimo, as every horn: each fingering speaks so often, and lies so far off; where it does not
+ * The simulated player's horn has its own altissimo, as every horn: each fingering speaks so often, and lies so far off; where it does not
  * speak there is a squawk or the partial below. The same exercise and seed give the same faults.
  */
 export function highHabits(exercise: Exercise, hornId: HornId, a4Hz: number, seed: number): ItemFault[] {

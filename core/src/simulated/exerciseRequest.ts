@@ -1,15 +1,15 @@
 import type { DynamicScale, Exercise } from '../exercise/index.ts';
 import type { HornId } from '../horn/index.ts';
 import type { ItemFault } from './faults.ts';
-import type { StandInProfile } from './profile.ts';
+import type { SimulatedProfile } from './profile.ts';
 
-/** What the stand-in is to play, and how well. */
+/** What the simulated player is to play, and how well. */
 export interface ExerciseRequest {
   exercise: Exercise;
   hornId: HornId;
   a4Hz: number;
   scale: DynamicScale;
-  profile: StandInProfile;
+  profile: SimulatedProfile;
   /** What goes wrong where, besides what the profile does to every tone. */
   faults?: readonly ItemFault[];
   sampleRateHz: number;

@@ -1,6 +1,6 @@
-import type { StandInSwerve } from './swerve.ts';
+import type { SimulatedSwerve } from './swerve.ts';
 
-export interface StandInJump {
+export interface SimulatedJump {
   /** Seconds after the tone's onset. */
   atSeconds: number;
   lengthSeconds: number;
@@ -8,7 +8,7 @@ export interface StandInJump {
   toPartial: number;
 }
 
-export interface StandInStair {
+export interface SimulatedStair {
   /** Beat at which the level stops moving. */
   atBeat: number;
   /** How long it stands still before it catches up with the line within 0.1 s. */
@@ -16,7 +16,7 @@ export interface StandInStair {
 }
 
 /** How this player plays: every fault with its size. All zero is a player without faults. */
-export interface StandInProfile {
+export interface SimulatedProfile {
   /** Cents off at the middle of the dynamic scale. */
   tendencyCents: number;
   /** Change of pitch per 10 dB louder; saxophones go flat, so usually negative. */
@@ -33,12 +33,12 @@ export interface StandInProfile {
   responseMs: number;
   /** How late the loudest moment comes. */
   peakLateBeats: number;
-  stairs: StandInStair[];
-  jumps: StandInJump[];
-  swerve: StandInSwerve | null;
+  stairs: SimulatedStair[];
+  jumps: SimulatedJump[];
+  swerve: SimulatedSwerve | null;
 }
 
-export const STEADY_HAND: StandInProfile = {
+export const STEADY_HAND: SimulatedProfile = {
   tendencyCents: 0,
   bendCentsPer10Db: 0,
   jitterCents: 0,
@@ -54,7 +54,7 @@ export const STEADY_HAND: StandInProfile = {
 };
 
 /** An ordinary good day: sharp when soft, flat when loud, a little air, nothing torn. */
-export const WARM_UP: StandInProfile = {
+export const WARM_UP: SimulatedProfile = {
   ...STEADY_HAND,
   tendencyCents: 2,
   bendCentsPer10Db: -8,
@@ -68,7 +68,7 @@ export const WARM_UP: StandInProfile = {
 export type ProfileId = 'steady' | 'goodDay' | 'stair' | 'slips' | 'airy';
 
 /** The players one can choose in place of a horn. */
-export const PROFILES: Record<ProfileId, StandInProfile> = {
+export const PROFILES: Record<ProfileId, SimulatedProfile> = {
   steady: { ...STEADY_HAND, jitterCents: 0.6, wobbleDb: 0.15, breathDbSoft: -28, breathDbLoud: -38 },
   goodDay: WARM_UP,
   stair: { ...WARM_UP, stairs: [{ atBeat: 5, holdSeconds: 0.8 }], peakLateBeats: 0.4 },

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE } from '../exercise/index.ts';
 import { writtenMidi } from '../horn/index.ts';
-import { playExercise, playPhrase, STEADY_HAND, WARM_UP, type StandInProfile } from './index.ts';
+import { playExercise, playPhrase, STEADY_HAND, WARM_UP, type SimulatedProfile } from './index.ts';
 import { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 
-function swell(profile: Partial<StandInProfile> = {}, seed = 1) {
+function swell(profile: Partial<SimulatedProfile> = {}, seed = 1) {
   return playExercise({
     exercise: buildSwell({
       note: writtenMidi(67),
@@ -27,7 +27,7 @@ function swell(profile: Partial<StandInProfile> = {}, seed = 1) {
 const rmsDb = (samples: Float32Array) =>
   10 * Math.log10(samples.reduce((sum, value) => sum + value * value, 0) / samples.length);
 
-describe('the stand-in player', () => {
+describe('the simulated player', () => {
   it('plays the same for the same seed and differently for another', () => {
     expect(swell(WARM_UP, 5).samples).toEqual(swell(WARM_UP, 5).samples);
     expect(swell(WARM_UP, 5).samples).not.toEqual(swell(WARM_UP, 6).samples);

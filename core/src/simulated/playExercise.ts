@@ -1,10 +1,10 @@
 import { secondsPerBeat } from '../exercise/index.ts';
 import type { ExerciseRequest } from './exerciseRequest.ts';
 import { planTones } from './planTones.ts';
-import { playAir, type StandInAir } from './playAir.ts';
-import { playSquawk, type StandInSquawk } from './playSquawk.ts';
+import { playAir, type SimulatedAir } from './playAir.ts';
+import { playSquawk, type SimulatedSquawk } from './playSquawk.ts';
 import { playNote, type Performance } from './playNote.ts';
-import type { StandInNote } from './standInNote.ts';
+import type { SimulatedNote } from './simulatedNote.ts';
 import type { ItemTruth } from './truth.ts';
 
 export interface ExercisePerformance extends Performance {
@@ -23,10 +23,10 @@ export interface PlannedPerformance {
   beatZeroSeconds: number;
   lengthSeconds: number;
   /** Each tone as a note of its own; where in the whole that note's own time begins, on a frame; and its tone in the whole. */
-  notes: { note: StandInNote; firstFrame: number; onsetSeconds: number; endSeconds: number }[];
+  notes: { note: SimulatedNote; firstFrame: number; onsetSeconds: number; endSeconds: number }[];
   /** By seconds from beat 0. */
-  airs: readonly StandInAir[];
-  squawks: readonly StandInSquawk[];
+  airs: readonly SimulatedAir[];
+  squawks: readonly SimulatedSquawk[];
   items: ItemTruth[];
 }
 
@@ -43,7 +43,7 @@ export function planExercise(request: ExerciseRequest): PlannedPerformance {
     const onsetSeconds = beatZeroSeconds + tone.startSeconds;
     const lead = Math.min(0.5, onsetSeconds - airSeconds);
     const firstFrame = Math.floor((onsetSeconds - airSeconds - lead) / FRAME_SECONDS);
-    const note: StandInNote = {
+    const note: SimulatedNote = {
       soundingHz: tone.soundingHz,
       partial: tone.partial,
       lengthSeconds: tone.endSeconds - tone.startSeconds,

@@ -2,7 +2,7 @@ import { amplitudeFromDb, createRandom } from '../signal/index.ts';
 import { breathNoise } from './breathNoise.ts';
 
 /** A wrong voicing: loud, rough, of no pitch. */
-export interface StandInSquawk {
+export interface SimulatedSquawk {
   startSeconds: number;
   endSeconds: number;
   levelDb: number;
@@ -20,7 +20,7 @@ const NOISE_SHARE = 0.5;
 
 /** Several resonances at once, each staggering by itself, with noise. */
 export function playSquawk(
-  { startSeconds, endSeconds, levelDb, soundingHz }: StandInSquawk,
+  { startSeconds, endSeconds, levelDb, soundingHz }: SimulatedSquawk,
   sampleRateHz: number,
   seed: number,
 ): Float32Array {

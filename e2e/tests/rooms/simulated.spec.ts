@@ -52,7 +52,7 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
 
 test('the free desk names the note at once, and one key keeps the last minute', async ({ page }) => {
   await page.goto('/stand');
-  // The stand-in begins with a written B4.
+  // The simulated player begins with a written B4.
   await expect(page.getByTestId('heard-note').getByRole('img')).toHaveAccessibleName('B 4');
   await expect(page.getByText(/\d+ (sharp|flat)|true/).first()).toBeVisible();
   await page.waitForTimeout(2500);

@@ -1,4 +1,4 @@
-/** What the stand-in player really did, on the clock of the sound it made. */
+/** What the simulated player really did, on the clock of the sound it made. */
 export interface Truth {
   toneOnsetSeconds: number;
   toneEndSeconds: number;

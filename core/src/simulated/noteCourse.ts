@@ -1,6 +1,6 @@
 import { fractionAtLevel } from '../exercise/index.ts';
 import type { Random } from '../signal/index.ts';
-import type { StandInNote } from './standInNote.ts';
+import type { SimulatedNote } from './simulatedNote.ts';
 import { slurCents } from './slur.ts';
 import { swerveShare } from './swerve.ts';
 import { wander } from './wander.ts';
@@ -31,7 +31,7 @@ function lateBeat(beat: number, turn: number | null, late: number, length: numbe
     : turn + ((beat - turned) * (length - turn)) / (length - turned);
 }
 
-function intendedLevelDb(note: StandInNote, seconds: number): number {
+function intendedLevelDb(note: SimulatedNote, seconds: number): number {
   const { profile, secondsPerBeat, levelDbAtBeat, turnBeat, lengthSeconds } = note;
   const length = lengthSeconds / secondsPerBeat;
   const at = (time: number) =>
@@ -56,7 +56,7 @@ interface Meant {
   cents: number;
 }
 
-function meantAt({ soundingHz, partial, slurs = [] }: StandInNote, seconds: number): Meant {
+function meantAt({ soundingHz, partial, slurs = [] }: SimulatedNote, seconds: number): Meant {
   let meant: Meant = { soundingHz, partial, cents: 0 };
   for (const slur of slurs) {
     const since = seconds - slur.atSeconds;
@@ -67,7 +67,7 @@ function meantAt({ soundingHz, partial, slurs = [] }: StandInNote, seconds: numb
   return meant;
 }
 
-function partialAt({ profile }: StandInNote, { partial }: Meant, seconds: number): number {
+function partialAt({ profile }: SimulatedNote, { partial }: Meant, seconds: number): number {
   const jump = profile.jumps.find(
     ({ atSeconds, lengthSeconds }) => seconds >= atSeconds && seconds < atSeconds + lengthSeconds,
   );
@@ -75,7 +75,7 @@ function partialAt({ profile }: StandInNote, { partial }: Meant, seconds: number
 }
 
 /** The course of a note. What is random in it is taken from `random` first. */
-export function createNoteCourse(note: StandInNote, random: Random): NoteCourse {
+export function createNoteCourse(note: SimulatedNote, random: Random): NoteCourse {
   const { profile, scale, lengthSeconds } = note;
   const steps = Math.ceil(lengthSeconds / STEP_SECONDS) + 2;
   const pitchWander = wander(steps, random);

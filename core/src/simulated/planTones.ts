@@ -17,15 +17,15 @@ import {
   type Planning,
   type PlanRequest,
 } from './planning.ts';
-import type { StandInAir } from './playAir.ts';
-import type { StandInSquawk } from './playSquawk.ts';
+import type { SimulatedAir } from './playAir.ts';
+import type { SimulatedSquawk } from './playSquawk.ts';
 import { planNote } from './planNote.ts';
 import type { ItemTruth } from './truth.ts';
 
 export interface TonePlan {
   tones: PlannedTone[];
-  airs: StandInAir[];
-  squawks: StandInSquawk[];
+  airs: SimulatedAir[];
+  squawks: SimulatedSquawk[];
   /** Times in seconds from beat 0. */
   items: ItemTruth[];
   lengthSeconds: number;
@@ -36,7 +36,7 @@ const HIGHEST_HUM_HZ = 240;
 
 const NO_TONE: ItemTruth = { ...MISSED, played: 'asWritten' };
 
-/** What the stand-in will do with every item: tones with their slurs, breaths, and the truth about both. */
+/** What the simulated player will do with every item: tones with their slurs, breaths, and the truth about both. */
 export function planTones(request: PlanRequest): TonePlan {
   const { exercise, hornId, a4Hz, faults } = request;
   const score = scoreOf(exercise);

@@ -1,7 +1,7 @@
 import { amplitudeFromDb, createRandom } from '../signal/index.ts';
 import { breathNoise } from './breathNoise.ts';
 
-export interface StandInAir {
+export interface SimulatedAir {
   startSeconds: number;
   endSeconds: number;
   /** RMS in dBFS. */
@@ -12,7 +12,7 @@ const FADE_SECONDS = 0.06;
 
 /** Air without a tone: noise that comes and goes within 60 ms. */
 export function playAir(
-  { startSeconds, endSeconds, levelDb }: StandInAir,
+  { startSeconds, endSeconds, levelDb }: SimulatedAir,
   sampleRateHz: number,
   seed: number,
 ): Float32Array {

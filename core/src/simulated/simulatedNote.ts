@@ -1,9 +1,9 @@
 import type { DynamicScale } from '../exercise/index.ts';
-import type { StandInProfile } from './profile.ts';
-import type { StandInSlur } from './slur.ts';
+import type { SimulatedProfile } from './profile.ts';
+import type { SimulatedSlur } from './slur.ts';
 
 /** A note as the simulated player is to play it. */
-export interface StandInNote {
+export interface SimulatedNote {
   /** In-tune frequency of the note. */
   soundingHz: number;
   /** Partial of the fingered tube that this is. */
@@ -15,14 +15,14 @@ export interface StandInNote {
   /** Beat at which growing turns to fading; null where it never does. */
   turnBeat: number | null;
   /** Changes to other notes within the tone, in order. */
-  slurs?: readonly StandInSlur[];
+  slurs?: readonly SimulatedSlur[];
   /** Cents off the note, and colour (0 dark - 1 bright), by seconds from the onset. */
   bendCents?: ((seconds: number) => number | null) | null;
   colourAt?: ((seconds: number) => number | null) | null;
   /** Breath against tone in dB; null: as the loudness has it. */
   breathDbAt?: ((seconds: number) => number | null) | null;
   scale: DynamicScale;
-  profile: StandInProfile;
+  profile: SimulatedProfile;
   sampleRateHz: number;
   seed: number;
   /** Silence before the air and after the tone. */

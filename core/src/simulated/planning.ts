@@ -1,10 +1,10 @@
 import type { TimedItem } from '../exercise/index.ts';
 import type { ItemFault } from './faults.ts';
-import type { StandInAir } from './playAir.ts';
-import type { StandInSquawk } from './playSquawk.ts';
+import type { SimulatedAir } from './playAir.ts';
+import type { SimulatedSquawk } from './playSquawk.ts';
 import type { ExerciseRequest } from './exerciseRequest.ts';
-import type { StandInJump } from './profile.ts';
-import type { StandInSlur } from './slur.ts';
+import type { SimulatedJump } from './profile.ts';
+import type { SimulatedSlur } from './slur.ts';
 import type { ItemTruth } from './truth.ts';
 
 /** Air through the horn, and breath drawn, beside the softest tone. */
@@ -19,8 +19,8 @@ export interface PlannedTone {
   /** Intended level by beat from the tone's onset. */
   levelDbAtBeat(beat: number): number;
   turnBeat: number | null;
-  slurs: StandInSlur[];
-  jumps: StandInJump[];
+  slurs: SimulatedSlur[];
+  jumps: SimulatedJump[];
   responseMs: number;
   peakLateBeats: number | null;
   /** Cents off the note by seconds from the tone's onset, where it is bent or swings. */
@@ -37,8 +37,8 @@ export interface Planning {
   score: readonly TimedItem[];
   secondsPerBeat: number;
   tones: PlannedTone[];
-  airs: StandInAir[];
-  squawks: StandInSquawk[];
+  airs: SimulatedAir[];
+  squawks: SimulatedSquawk[];
 }
 
 export type PlanRequest = ExerciseRequest & { faults: readonly ItemFault[] };

@@ -9,7 +9,7 @@ import { faultOf } from './faults.ts';
 import { meantNote, type MeantNote } from './meantNote.ts';
 import { bendOf, breathOf, colourOf, joined } from './noteCourses.ts';
 import { MISSED, newTone, planBreath, type PlannedTone, type Planning } from './planning.ts';
-import { slurMsOf, type StandInSlur } from './slur.ts';
+import { slurMsOf, type SimulatedSlur } from './slur.ts';
 import type { ItemTruth } from './truth.ts';
 
 /** What is left of a note after a squawk is no tone if it is shorter. */
@@ -110,7 +110,7 @@ function slurInto(planning: Planning, before: PlannedTone, meant: MeantNote): nu
   const { index, targetHz, partial, cents, startSeconds, endSeconds, breaksAt } = meant;
   const slow = faultOf(request.faults, index, 'slowSlur');
   const from = before.slurs.at(-1) ?? before;
-  const slur: StandInSlur = {
+  const slur: SimulatedSlur = {
     atSeconds: startSeconds - before.startSeconds,
     soundingHz: targetHz,
     partial,

@@ -1,5 +1,5 @@
 /** A change of pitch inside one tone. */
-export interface StandInSlur {
+export interface SimulatedSlur {
   /** When the new pitch begins, in seconds after the tone's onset. */
   atSeconds: number;
   soundingHz: number;
@@ -16,7 +16,7 @@ const SETTLE_SECONDS = 0.15;
 const NEAR_CENTS = 20;
 
 /** Where the pitch is on its way from one note to the next, in cents above the new one. */
-export function slurCents(fromCents: number, slur: StandInSlur, since: number): number {
+export function slurCents(fromCents: number, slur: SimulatedSlur, since: number): number {
   const glide = slur.glideMs / 1000;
   if (since < glide) return fromCents * (1 - since / glide);
   const settling = (since - glide) / SETTLE_SECONDS;
@@ -24,7 +24,7 @@ export function slurCents(fromCents: number, slur: StandInSlur, since: number): 
 }
 
 /** slurMs by construction: from 20 cents off the old pitch until the new one is not left by 20 cents again; 0 where it never is. */
-export function slurMsOf(fromCents: number, slur: StandInSlur): number {
+export function slurMsOf(fromCents: number, slur: SimulatedSlur): number {
   const distance = Math.abs(fromCents);
   if (distance <= 2 * NEAR_CENTS && slur.overshootCents <= NEAR_CENTS) return 0;
   const left = (slur.glideMs * NEAR_CENTS) / distance;

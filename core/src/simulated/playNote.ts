@@ -1,7 +1,7 @@
 import { amplitudeFromDb, createRandom, powerFromDb } from '../signal/index.ts';
 import { breathNoise } from './breathNoise.ts';
 import { createNoteCourse } from './noteCourse.ts';
-import type { StandInNote } from './standInNote.ts';
+import type { SimulatedNote } from './simulatedNote.ts';
 import { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 import { sumHarmonics } from './sumHarmonics.ts';
 import type { Truth } from './truth.ts';
@@ -19,7 +19,7 @@ const JUMP_GLIDE_SECONDS = 0.004;
 const AIR_UNDER_TONE_DB = 16;
 
 /** Plays one note. The same note and seed give the same samples, on every machine. */
-export function playNote(note: StandInNote): Performance {
+export function playNote(note: SimulatedNote): Performance {
   const { profile, sampleRateHz, lengthSeconds } = note;
   const random = createRandom(note.seed);
   const { f0HzAt, levelDbAt, loudnessAt, breathDbAt, envelopeAt } = createNoteCourse(note, random);
