@@ -101,7 +101,7 @@ describe.each(Object.entries({ en, de, it: italian }))('in %s', (language, messa
  */
 const BANNED: Record<'en' | 'de' | 'it', readonly (readonly [banned: RegExp, instead: string])[]> = {
   en: [
-    [/simulated player/i, 'simulated player'],
+    [/stand-in/i, 'simulated player'],
     [/\bsw(?:u|i)ng(?:s|ing)?\b/i, 'vibrato'],
     [/\bwander/i, 'unsteady'],
     [/\bstairs?\b/i, 'flat stretch, jump'],
