@@ -218,6 +218,7 @@ export function parseExercise(value: unknown): Exercise {
           item.dynamics = evenly(item.lengthBeats);
     return exercise;
   } catch (error) {
-    throw new CoreError('exercise-invalid', error instanceof Error ? error.message : String(error));
+    const detail = error instanceof Error ? error.message : String(error);
+    throw new CoreError('exercise-invalid', detail, { name: 'exercise', values: { detail } });
   }
 }

@@ -92,7 +92,11 @@ export async function decodeFlac(bytes: Uint8Array<ArrayBuffer>): Promise<Sound>
   let sampleRateHz = 0;
   let promised = 0;
   let wrong: string | null = null;
-  const refuse = (why: string) => new CoreError('flac-unreadable', `The FLAC sound cannot be read: ${why}.`);
+  const refuse = (why: string) =>
+    new CoreError('flac-unreadable', `The FLAC sound cannot be read: ${why}.`, {
+      name: 'damaged',
+      values: {},
+    });
   try {
     flac.init_decoder_stream(
       decoder,

@@ -1,4 +1,4 @@
-import { CoreError } from '../signal/index.ts';
+import { CoreError, type Reason } from '../signal/index.ts';
 
 export interface JsonLimits {
   /** Letters of the text. */
@@ -11,7 +11,8 @@ const USUAL: JsonLimits = { length: 50_000_000, depth: 40 };
 /** Names that change what an object is, instead of what it holds. */
 const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 
-const refuse = (sentence: string) => new CoreError('json-unreadable', sentence);
+const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
+  new CoreError('json-unreadable', sentence, { name, values });
 
 /** How deep a text nests, whatever stands in its strings; looked at before it is parsed. */
 function depthOf(text: string, most: number): number {
@@ -37,14 +38,20 @@ function depthOf(text: string, most: number): number {
 export function readJson(text: string, limits: Partial<JsonLimits> = {}): unknown {
   const { length, depth } = { ...USUAL, ...limits };
   if (text.length > length)
-    throw refuse(`The JSON is ${text.length} letters long; at most ${length} are read.`);
-  if (depthOf(text, depth) > depth) throw refuse(`The JSON is nested deeper than ${depth} levels.`);
+    throw refuse(`The JSON is ${text.length} letters long; at most ${length} are read.`, 'tooLarge');
+  if (depthOf(text, depth) > depth)
+    throw refuse(`The JSON is nested deeper than ${depth} levels.`, 'tooDeep', { most: depth });
   try {
     return JSON.parse(text, (key, value: unknown) => {
-      if (FORBIDDEN.has(key)) throw refuse(`The JSON has a field named ${key}, which is not read.`);
+      if (FORBIDDEN.has(key))
+        throw refuse(`The JSON has a field named ${key}, which is not read.`, 'forbiddenField', {
+          field: key,
+        });
       return value;
     });
   } catch (error) {
-    throw error instanceof CoreError ? error : refuse(`This is no JSON: ${(error as Error).message}.`);
+    throw error instanceof CoreError
+      ? error
+      : refuse(`This is no JSON: ${(error as Error).message}.`, 'notJson');
   }
 }

@@ -52,6 +52,7 @@ export function decodeWav(bytes: Uint8Array): Sound {
     throw new CoreError(
       'samples-not-finite',
       `The WAV file holds a sample that is no number, at ${(bad / sampleRateHz).toFixed(3)} s.`,
+      { name: 'notFinite', values: { seconds: (bad / sampleRateHz).toFixed(3) } },
     );
   return { sampleRateHz, samples };
 }
@@ -60,7 +61,10 @@ function readChannels(bytes: Uint8Array, header: WavHeader): Float32Array[] {
   try {
     return decode(onlyFormatAndData(bytes, header)).channelData;
   } catch (error) {
-    throw new CoreError('wav-unreadable', `The WAV file cannot be read: ${String(error)}`);
+    throw new CoreError('wav-unreadable', `The WAV file cannot be read: ${String(error)}`, {
+      name: 'damaged',
+      values: {},
+    });
   }
 }
 

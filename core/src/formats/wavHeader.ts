@@ -1,5 +1,5 @@
 import { MAX_RATE_HZ, MIN_RATE_HZ } from '../hearing/index.ts';
-import { CoreError } from '../signal/index.ts';
+import { CoreError, type Reason } from '../signal/index.ts';
 
 interface WavFormat {
   sampleRateHz: number;
@@ -25,7 +25,8 @@ const EXTENSIBLE = 0xfffe;
 const DEPTHS: Record<number, number[]> = { [PCM]: [8, 16, 24, 32], [FLOAT]: [32, 64] };
 const MAX_CHANNELS = 32;
 
-const refuse = (sentence: string) => new CoreError('wav-unreadable', sentence);
+const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
+  new CoreError('wav-unreadable', sentence, { name, values });
 
 /**
  * Reads and checks the header of a RIFF WAV file before anything trusts it. Throws `wav-unreadable` with a
@@ -33,29 +34,29 @@ const refuse = (sentence: string) => new CoreError('wav-unreadable', sentence);
  * than PCM and float.
  */
 export function readWavHeader(bytes: Uint8Array): WavHeader {
-  if (bytes.length === 0) throw refuse('The file is empty.');
+  if (bytes.length === 0) throw refuse('The file is empty.', 'empty');
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const name = (at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
   if (name(0) !== 'RIFF' || name(8) !== 'WAVE')
-    throw refuse('This is no WAV file: save the sound as WAV (PCM or float) and try again.');
+    throw refuse('This is no WAV file: save the sound as WAV (PCM or float) and try again.', 'notWav');
   let format: (WavFormat & Pick<WavHeader, 'formatAt' | 'formatSize'>) | null = null;
   for (let at = 12; at + 8 <= bytes.length;) {
     const size = view.getUint32(at + 4, true);
     const body = at + 8;
     if (name(at) === 'fmt ') format = { ...readFormat(view, body, size), formatAt: body, formatSize: size };
     if (name(at) === 'data') {
-      if (!format) throw refuse('The WAV header is broken: its sound comes before its format.');
+      if (!format) throw refuse('The WAV header is broken: its sound comes before its format.', 'damaged');
       const sampleCount = countSamples(format, size, bytes.length - body);
       return { ...format, sampleCount, dataAt: body, dataSize: size };
     }
     at = body + size + (size % 2);
   }
-  throw refuse('The WAV file is cut short: it holds no sound. Copy or record it again.');
+  throw refuse('The WAV file is cut short: it holds no sound. Copy or record it again.', 'cutShort');
 }
 
 function readFormat(view: DataView, at: number, size: number): WavFormat {
   if (size < 16 || at + size > view.byteLength)
-    throw refuse('The WAV header is broken: its format is cut short.');
+    throw refuse('The WAV header is broken: its format is cut short.', 'damaged');
   const tag = view.getUint16(at, true);
   const coding = tag === EXTENSIBLE && size >= 40 ? view.getUint16(at + 24, true) : tag;
   const channels = view.getUint16(at + 2, true);
@@ -63,15 +64,29 @@ function readFormat(view: DataView, at: number, size: number): WavFormat {
   const bitsPerSample = view.getUint16(at + 14, true);
   const depths = DEPTHS[coding];
   if (!depths)
-    throw refuse(`The WAV file is coded in a way that is not read (${coding}): save it as PCM or float.`);
+    throw refuse(
+      `The WAV file is coded in a way that is not read (${coding}): save it as PCM or float.`,
+      'coding',
+      {
+        coding,
+      },
+    );
   if (!depths.includes(bitsPerSample))
-    throw refuse(`The WAV header is absurd: ${bitsPerSample} bits per sample.`);
+    throw refuse(`The WAV header is absurd: ${bitsPerSample} bits per sample.`, 'damaged');
   if (sampleRateHz < MIN_RATE_HZ || sampleRateHz > MAX_RATE_HZ)
-    throw refuse(`The sample rate must be ${MIN_RATE_HZ}-${MAX_RATE_HZ} Hz; the file says ${sampleRateHz}.`);
+    throw refuse(
+      `The sample rate must be ${MIN_RATE_HZ}-${MAX_RATE_HZ} Hz; the file says ${sampleRateHz}.`,
+      'rate',
+      {
+        least: MIN_RATE_HZ,
+        most: MAX_RATE_HZ,
+        hz: sampleRateHz,
+      },
+    );
   if (channels < 1 || channels > MAX_CHANNELS)
-    throw refuse(`The WAV header is absurd: ${channels} channels.`);
+    throw refuse(`The WAV header is absurd: ${channels} channels.`, 'damaged');
   if (view.getUint16(at + 12, true) !== (channels * bitsPerSample) / 8)
-    throw refuse('The WAV header is broken: its samples do not fit together.');
+    throw refuse('The WAV header is broken: its samples do not fit together.', 'damaged');
   return { sampleRateHz, channels, bitsPerSample };
 }
 
@@ -83,8 +98,9 @@ function countSamples(format: WavFormat, promised: number, present: number): num
     throw refuse(
       `The WAV file is cut short: its header promises ${seconds(promised)} s, ${seconds(present)} s are there. ` +
         'Copy or record it again.',
+      'cutShort',
     );
   const sampleCount = Math.floor(promised / frameBytes);
-  if (sampleCount === 0) throw refuse('The WAV file holds no sound.');
+  if (sampleCount === 0) throw refuse('The WAV file holds no sound.', 'noSound');
   return sampleCount;
 }

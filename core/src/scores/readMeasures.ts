@@ -27,7 +27,10 @@ export function readMeasures(measures: readonly XmlElement[]) {
     transposition ??= state.transposition;
     noteCount += result.notes.length;
     if (noteCount > MOST_NOTES)
-      throw new CoreError('score-unreadable', `A part has more than ${MOST_NOTES} notes.`);
+      throw new CoreError('score-unreadable', `A part has more than ${MOST_NOTES} notes.`, {
+        name: 'tooManyNotes',
+        values: { most: MOST_NOTES },
+      });
     return result;
   });
   return { measures: read, firstBeats, transposition: transposition ?? 0 };

@@ -1,22 +1,26 @@
-import { CoreError } from '../signal/index.ts';
+import { CoreError, type Reason } from '../signal/index.ts';
 import { linesOf } from './partLines.ts';
 import { readMeasures } from './readMeasures.ts';
 import { MOST_BARS, MOST_PARTS, type ReadScore } from './scorePart.ts';
 import { unroll } from './unroll.ts';
 import { child, childrenOf, readXml, textOf, type XmlElement } from './xml.ts';
 
-const refuse = (sentence: string) => new CoreError('score-unreadable', sentence);
+const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
+  new CoreError('score-unreadable', sentence, { name, values });
 
 /** Reads MusicXML, by measures or by parts. Throws `score-unreadable` with a sentence. */
 export function readMusicXml(text: string): ReadScore {
   const root = readXml(text);
   if (root.name !== 'score-partwise' && root.name !== 'score-timewise')
-    throw refuse('The XML file is no score: save it from its program as MusicXML.');
+    throw refuse('The XML file is no score: save it from its program as MusicXML.', 'notScore');
   const names = partNames(root);
   const parts = partsOf(root);
-  if (parts.length === 0) throw refuse('The score has no part.');
+  if (parts.length === 0) throw refuse('The score has no part.', 'noNotes');
   if (parts.length > MOST_PARTS)
-    throw refuse(`The score has ${parts.length} parts; at most ${MOST_PARTS} are read.`);
+    throw refuse(`The score has ${parts.length} parts; at most ${MOST_PARTS} are read.`, 'tooManyParts', {
+      count: parts.length,
+      most: MOST_PARTS,
+    });
   let tempoBpm: number | null = null;
   let beatsPerBar: number | null = null;
   const read = parts.flatMap(({ id, measures }) => {
@@ -26,7 +30,8 @@ export function readMusicXml(text: string): ReadScore {
     const roads = part.measures.map(({ road }) => road);
     return linesOf(part.measures, unroll(roads, MOST_BARS), names.get(id) ?? id, part.transposition);
   });
-  if (read.every(({ notes }) => notes.length === 0)) throw refuse('The score holds no pitched note.');
+  if (read.every(({ notes }) => notes.length === 0))
+    throw refuse('The score holds no pitched note.', 'noNotes');
   const title = textOf(child(root, 'work') ?? root, 'work-title') ?? textOf(root, 'movement-title') ?? '';
   return {
     title,

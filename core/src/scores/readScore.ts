@@ -1,5 +1,5 @@
 import { strFromU8, unzipSync, type Unzipped } from 'fflate';
-import { CoreError } from '../signal/index.ts';
+import { CoreError, type Reason } from '../signal/index.ts';
 import { readMidi } from './readMidi.ts';
 import { readMusicXml } from './readMusicXml.ts';
 import type { ReadScore } from './scorePart.ts';
@@ -12,14 +12,16 @@ const MOST_RATIO = 200;
 const MOST_FILES = 200;
 const CONTAINER = 'META-INF/container.xml';
 
-const refuse = (sentence: string) => new CoreError('score-unreadable', sentence);
+const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
+  new CoreError('score-unreadable', sentence, { name, values });
 const startsWith = (bytes: Uint8Array, text: string) =>
   [...text].every((letter, i) => bytes[i] === letter.charCodeAt(0));
 
 /** Reads a score by what the file is, not by its name: MusicXML, packed MusicXML or MIDI. Throws `score-unreadable` with a sentence. */
 export function readScore(bytes: Uint8Array): ReadScore {
-  if (bytes.length === 0) throw refuse('The file is empty.');
-  if (bytes.length > MOST_BYTES) throw refuse('The file is over 20 MB: no score of one exercise is.');
+  if (bytes.length === 0) throw refuse('The file is empty.', 'empty');
+  if (bytes.length > MOST_BYTES)
+    throw refuse('The file is over 20 MB: no score of one exercise is.', 'tooLarge');
   if (startsWith(bytes, 'MThd')) return readMidi(bytes);
   return readMusicXml(startsWith(bytes, 'PK') ? unpack(bytes) : decode(bytes));
 }
@@ -31,24 +33,25 @@ function unpack(bytes: Uint8Array): string {
   try {
     files = unzipSync(bytes, {
       filter({ name, size, originalSize }) {
-        if (++count > MOST_FILES) throw refuse(`The packed score holds more than ${MOST_FILES} files.`);
+        if (++count > MOST_FILES)
+          throw refuse(`The packed score holds more than ${MOST_FILES} files.`, 'packedTooMuch');
         if (!/\.(xml|musicxml)$/i.test(name)) return false;
         if (originalSize > MOST_UNPACKED || (originalSize > 1_000_000 && originalSize > MOST_RATIO * size))
-          throw refuse('The packed score would unpack to more than any score holds.');
+          throw refuse('The packed score would unpack to more than any score holds.', 'packedTooMuch');
         return true;
       },
     });
   } catch (error) {
     throw error instanceof CoreError
       ? error
-      : refuse('The packed score is damaged. Save it again from its program.');
+      : refuse('The packed score is damaged. Save it again from its program.', 'damaged');
   }
   const container = files[CONTAINER] as Uint8Array | undefined;
   const roots = container && child(readXml(decode(container)), 'rootfiles');
   const path = roots && childrenOf(roots, 'rootfile').at(0)?.attributes['full-path'];
   const name = path ?? Object.keys(files).find((each) => each !== CONTAINER);
   const score = name === undefined ? undefined : (files[name] as Uint8Array | undefined);
-  if (!score) throw refuse('The packed file holds no score.');
+  if (!score) throw refuse('The packed file holds no score.', 'notScore');
   return decode(score);
 }
 

@@ -1,5 +1,5 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
-import { CoreError } from '../signal/index.ts';
+import { CoreError, type Reason } from '../signal/index.ts';
 
 /** An element in the order in which it stands. */
 export interface XmlElement {
@@ -17,7 +17,8 @@ const TEXT = '#text';
 
 type Ordered = Record<string, unknown>;
 
-const refuse = (sentence: string) => new CoreError('score-unreadable', sentence);
+const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
+  new CoreError('score-unreadable', sentence, { name, values });
 
 /** How deep elements stand in each other, told before anything is built of them. */
 function depthOf(text: string): number {
@@ -38,13 +39,23 @@ function depthOf(text: string): number {
  * needs any, and they can be made to grow without end) or is not well formed.
  */
 export function readXml(text: string): XmlElement {
-  if (text.length > MOST_LETTERS) throw refuse('The file is larger than any part of a score.');
+  if (text.length > MOST_LETTERS) throw refuse('The file is larger than any part of a score.', 'tooLarge');
   if (/<!ENTITY/i.test(text))
-    throw refuse('The file declares XML entities, which are not read. Save it again from its program.');
-  if (depthOf(text) > MOST_DEPTH) throw refuse(`The file is nested deeper than ${MOST_DEPTH} levels.`);
+    throw refuse(
+      'The file declares XML entities, which are not read. Save it again from its program.',
+      'entities',
+    );
+  if (depthOf(text) > MOST_DEPTH)
+    throw refuse(`The file is nested deeper than ${MOST_DEPTH} levels.`, 'tooDeep', { most: MOST_DEPTH });
   const valid = XMLValidator.validate(text);
   if (valid !== true)
-    throw refuse(`The file is no XML that can be read: ${valid.err.msg} (line ${valid.err.line}).`);
+    throw refuse(
+      `The file is no XML that can be read: ${valid.err.msg} (line ${valid.err.line}).`,
+      'notXml',
+      {
+        line: valid.err.line,
+      },
+    );
   const parser = new XMLParser({
     preserveOrder: true,
     ignoreAttributes: false,
@@ -59,7 +70,7 @@ export function readXml(text: string): XmlElement {
   const root = (parser.parse(text) as Ordered[])
     .map(elementOf)
     .find((element) => element !== null && element.name !== TEXT);
-  if (!root) throw refuse('The file holds no element.');
+  if (!root) throw refuse('The file holds no element.', 'notScore');
   return root;
 }
 

@@ -1,6 +1,6 @@
 // Signal processing with no idea of music: windows, transforms, filters, resampling, seeded noise.
 // Anything that knows about pitch, notes or takes belongs in hearing/ or above.
-export { CoreError, type CoreErrorCode } from './coreError.ts';
+export { CoreError, REASONS, whyOf, type CoreErrorCode, type Reason, type Why } from './coreError.ts';
 export { hannInto } from './hann.ts';
 export { createKaiserLowpass } from './kaiserLowpass.ts';
 export { createResampler } from './resampler.ts';

@@ -1,3 +1,4 @@
+import { whyOf, type Why } from '@inner-hum/core/signal';
 import { decodeWav, framesFromBytes, readJson } from '@inner-hum/core/formats';
 import { FrameTrack, listenTo } from '@inner-hum/core/hearing';
 import {
@@ -30,7 +31,7 @@ export interface RestoreReport {
   rows: RestoreCount;
   removed: number;
   /** Parts that could not be read, and why; everything else is back. */
-  damaged: { part: string; why: string }[];
+  damaged: { part: string; why: Why }[];
 }
 
 const MOST_DAMAGES = 200;
@@ -65,8 +66,7 @@ export async function restore(
     Set<string>
   >;
   const tellDamage = (part: string, why: unknown) => {
-    if (report.damaged.length < MOST_DAMAGES)
-      report.damaged.push({ part, why: why instanceof Error ? why.message : String(why) });
+    if (report.damaged.length < MOST_DAMAGES) report.damaged.push({ part, why: whyOf(why) });
   };
   /** What is read of a part; null, and the part is told, where it cannot be. */
   const readOf: ReadOf = async (part, read) => {

@@ -18,3 +18,4 @@ export { signedKey } from './signedKey.ts';
 export { holdsWords, rankOfWords } from './holdsWords.ts';
 export { reedName } from './reedName.ts';
 export { figureText, measureText } from './measureText.ts';
+export { whyText } from './whyText.ts';

@@ -1,7 +1,7 @@
 import { decodeWav, type Sound } from '@inner-hum/core/formats';
 import { listenTo, type FrameTrack } from '@inner-hum/core/hearing';
 import { takeLoudness } from '@inner-hum/core/judge';
-import { roundToSteps } from '@inner-hum/core/signal';
+import { roundToSteps, whyOf, type Why } from '@inner-hum/core/signal';
 import { phrasesHeard } from '@inner-hum/core/tone';
 import { storeTake, wallClock, type TakeRecord } from '../storage/index.ts';
 import type { FreeRequest } from './protocol.ts';
@@ -20,7 +20,7 @@ export interface RecordingRequest extends Omit<FreeRequest, 'scale'> {
 }
 
 export type RecordingAnswer =
-  { kind: 'kept'; takeIds: string[] } | { kind: 'silent' | 'tooLong' } | { kind: 'unreadable'; why: string };
+  { kind: 'kept'; takeIds: string[] } | { kind: 'silent' | 'tooLong' } | { kind: 'unreadable'; why: Why };
 
 /** Around the softest and the loudest of a recording: of its microphone nothing is known. */
 const ROOM_DB = 6;
@@ -74,10 +74,10 @@ export async function keepRecording(
   return takeIds.length === 0 ? { kind: 'silent' } : { kind: 'kept', takeIds };
 }
 
-async function readSound(sound: RecordingRequest['sound']): Promise<Sound | { why: string }> {
+async function readSound(sound: RecordingRequest['sound']): Promise<Sound | { why: Why }> {
   try {
     return sound instanceof Blob ? decodeWav(new Uint8Array(await sound.arrayBuffer())) : sound;
   } catch (error) {
-    return { why: (error as Error).message };
+    return { why: whyOf(error) };
   }
 }

@@ -1,3 +1,4 @@
+import { whyText } from '../../notation/index.ts';
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { bytesText } from './bytesText.ts';
@@ -44,8 +45,8 @@ function BackLines({ told: { reports } }: { told: Extract<Told, { kind: 'back' }
           <Box mt="2">{t('keeping.told.damaged', { count: damaged.length })}</Box>
           <Box as="ul" wordBreak="break-word">
             {damaged.slice(0, MOST_LINES).map(({ part, why }) => (
-              <li key={part + why}>
-                {part}: {why}
+              <li key={part + why.text}>
+                {part}: {whyText(why, t)}
               </li>
             ))}
           </Box>

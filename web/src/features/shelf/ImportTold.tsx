@@ -1,3 +1,4 @@
+import { whyText } from '../../notation/index.ts';
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import type { ImportAnswer } from './importExercises.ts';
@@ -11,11 +12,11 @@ export function ImportTold({ answer }: { answer: ImportAnswer }) {
         <>
           {t('shelf.taken', { count: answer.count })}
           {answer.refused.map(({ index, why }) => (
-            <Box key={index}>{t('shelf.refused', { index: index + 1, why })}</Box>
+            <Box key={index}>{t('shelf.refused', { index: index + 1, why: whyText(why, t) })}</Box>
           ))}
         </>
       ) : answer.kind === 'refusedScore' ? (
-        t('score.refused', { why: answer.why })
+        t('score.refused', { why: whyText(answer.why, t) })
       ) : (
         t(`shelf.file.${answer.kind}`)
       )}

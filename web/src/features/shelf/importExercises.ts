@@ -1,3 +1,4 @@
+import { whyOf, type Why } from '@inner-hum/core/signal';
 import { parseExercise } from '@inner-hum/core/exercise';
 import { readJson } from '@inner-hum/core/formats';
 import { addOwnExercise } from '../../storage/index.ts';
@@ -8,9 +9,9 @@ const MOST_EXERCISES = 500;
 
 /** What became of a file: how many were taken in, and which were refused and why. */
 export type ImportAnswer =
-  | { kind: 'taken'; count: number; refused: { index: number; why: string }[] }
+  | { kind: 'taken'; count: number; refused: { index: number; why: Why }[] }
   | { kind: 'tooLarge' | 'tooMany' | 'notJson' | 'empty' }
-  | { kind: 'refusedScore'; why: string };
+  | { kind: 'refusedScore'; why: Why };
 
 /** Reads one exercise or a list of them from a file. What is sound is taken in; the rest is told, place by place. */
 export async function importExercises(file: File): Promise<ImportAnswer> {
@@ -24,14 +25,14 @@ export async function importExercises(file: File): Promise<ImportAnswer> {
   const list: unknown[] = Array.isArray(value) ? value : [value];
   if (list.length > MOST_EXERCISES) return { kind: 'tooMany' };
   if (list.length === 0) return { kind: 'empty' };
-  const refused: { index: number; why: string }[] = [];
+  const refused: { index: number; why: Why }[] = [];
   let count = 0;
   for (const [index, each] of list.entries())
     try {
       await addOwnExercise(parseExercise(each), Date.now() + index);
       count++;
     } catch (error) {
-      refused.push({ index, why: error instanceof Error ? error.message : String(error) });
+      refused.push({ index, why: whyOf(error) });
     }
   return { kind: 'taken', count, refused };
 }

@@ -53,7 +53,7 @@ it('takes from a file what is sound and names the rest; nothing but exercises co
   const bad = { ...good, phrases: [{ items: [{ kind: 'note', lengthBeats: 4 }] }] };
   const both = await importExercises(file(JSON.stringify([good, bad, good])));
   expect(both).toMatchObject({ kind: 'taken', count: 2, refused: [{ index: 1 }] });
-  expect(both.kind === 'taken' && both.refused[0].why).toContain('phrases[0].items[0].writtenMidi');
+  expect(both.kind === 'taken' && both.refused[0].why.text).toContain('phrases[0].items[0].writtenMidi');
   expect(await importExercises(file(JSON.stringify(good)))).toMatchObject({ count: 1 });
   expect(await importExercises(file('[]'))).toEqual({ kind: 'empty' });
   expect(await importExercises(file('{"a":'))).toEqual({ kind: 'notJson' });

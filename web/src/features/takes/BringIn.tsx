@@ -1,3 +1,4 @@
+import { whyText } from '../../notation/index.ts';
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -80,7 +81,7 @@ export function BringIn() {
               <Box key={i}>
                 {t('bringIn.not', {
                   name: answer.name,
-                  why: answer.why ?? t(`bringIn.why.${answer.kind}`),
+                  why: answer.why ? whyText(answer.why, t) : t(`bringIn.why.${answer.kind}`),
                 })}
               </Box>
             ),

@@ -1,3 +1,4 @@
+import { whyOf, type Why } from '@inner-hum/core/signal';
 import { decodeSound } from '../../audio/index.ts';
 import { gearOf, readSettings } from '../../storage/index.ts';
 import { storageWorker, type RecordingRequest } from '../../workers/index.ts';
@@ -12,7 +13,7 @@ export type Whose = RecordingRequest['whose'];
 /** What became of one file. */
 export type BroughtIn =
   | { kind: 'kept'; name: string; takeIds: string[] }
-  | { kind: 'tooLong' | 'tooBig' | 'unreadable' | 'silent'; name: string; why?: string };
+  | { kind: 'tooLong' | 'tooBig' | 'unreadable' | 'silent'; name: string; why?: Why };
 
 const isWav = (file: File) => /\.wave?$/i.test(file.name);
 
@@ -60,7 +61,7 @@ export async function bringIn(
     const answer = await bringInOne(file, whose).catch((error: unknown): BroughtIn => ({
       kind: 'unreadable',
       name: file.name,
-      why: String(error),
+      why: whyOf(error),
     }));
     if (answer) onEach(answer, i + 1);
   }
