@@ -3,6 +3,8 @@ import { expect, test } from '../../browser.ts';
 import { ROOMS } from '../../rooms.ts';
 
 const PHONE = { width: 390, height: 844 };
+/** And where one plays. */
+const STANDS = ['/stand/swell?note=67&beats=4', '/stand/drill/overtoneClimb', '/stand/drill/chromaticTones'];
 
 /** Controls and headings whose words are cut: hidden behind their own edge, or past that of the page. */
 const cut = (page: Page) =>
@@ -31,7 +33,7 @@ for (const language of ['English', 'Deutsch', 'Italiano'])
     await page.getByRole('button', { name: language, exact: true }).click();
     await page.setViewportSize(PHONE);
     const all: string[] = [];
-    for (const room of ROOMS) {
+    for (const room of [...ROOMS, ...STANDS]) {
       await page.goto(room);
       await page.getByRole('main').waitFor();
       all.push(...(await cut(page)).map((words) => `${room}: ${words}`));

@@ -132,6 +132,8 @@ const BANNED: Record<'en' | 'de' | 'it', readonly (readonly [banned: RegExp, ins
     [/Gleichmaß\b/, 'Gleichmäßigkeit'],
     [/Schlag: \{\{/, 'Metronom'],
     [/gestolpert|stolpert/, 'ungleichmäßig'],
+    [/Tonvorstellung/, 'Voicing'],
+    [/\breißt\b/, 'bricht ab'],
   ],
   it: [
     [/sostituto/i, 'esecutore simulato'],
@@ -142,7 +144,8 @@ const BANNED: Record<'en' | 'de' | 'it', readonly (readonly [banned: RegExp, ins
     [/\bstrido\b/i, 'stridio'],
     [/porta dentro/i, 'importa'],
     [/inciampat/i, 'irregolare'],
-    [/\bparla(?:to)?\b/i, 'esce, risponde'],
+    [/\bparla(?:no|to)?\b/i, 'esce, risponde'],
+    [/si rompe/i, 'si interrompe'],
     [/Battito: \{\{/, 'metronomo'],
   ],
 };
