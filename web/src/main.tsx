@@ -63,7 +63,7 @@ root.textContent = isDemo ? i18next.t('app.preparingDemo') : '';
 if (isDemo) await (await import('./features/demo/loadDemo.ts')).loadDemo();
 const session = createSessionController({
   client,
-  createDesk,
+  createDesk: (onTrouble) => createDesk(onTrouble, async () => (await readSettings()).microphone?.id ?? null),
   dispatch: store.dispatch,
   finishTakes,
   storeRound,

@@ -46,3 +46,4 @@ export { playingLoadOf, type PlayingLoad } from './playingLoad.ts';
 export { judgeRound, type RoundVerdict } from './roundVerdict.ts';
 export { toneColour, type ToneColour } from './toneColour.ts';
 export { playedExercise } from './ownTime.ts';
+export { checkInput, type InputCheck, type InputFault } from './inputCheck.ts';

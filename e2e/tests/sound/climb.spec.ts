@@ -19,7 +19,7 @@ test('climbing the series with a jump: the microphone hears which partial, and t
   ).toBeVisible();
   await page.goto('/ladder');
   await expect(
-    page.getByRole('button', { name: /B flat 3, partial 2, sounds B flat 4: shaky; spoke 2 of 2/ }),
+    page.getByRole('button', { name: /B flat 3, partial 2, sounds B flat 4: unreliable; spoke 2 of 2/ }),
   ).toBeVisible();
   // Up from the fundamental by keys, to the note and all its ways.
   await page.getByRole('button', { name: /^B flat 3, partial 2/ }).click();

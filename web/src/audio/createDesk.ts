@@ -2,9 +2,12 @@ import type { Desk, DeskTrouble } from './desk.ts';
 import { createQuickDesk } from './quickDesk.ts';
 import { createRealDesk } from './realDesk.ts';
 
-/** The desk of the page: the real one, and the quick one while the simulated player plays quickly. */
-export function createDesk(onTrouble: (trouble: DeskTrouble | null) => void): Desk {
-  const real = createRealDesk(onTrouble);
+/** The desk of the page: the real one, and the quick one while the simulated player plays quickly. `chosenMicrophone`: its id; null: the default. */
+export function createDesk(
+  onTrouble: (trouble: DeskTrouble | null) => void,
+  chosenMicrophone: () => Promise<string | null>,
+): Desk {
+  const real = createRealDesk(onTrouble, chosenMicrophone);
   const quick = createQuickDesk();
   let current: Desk = real;
   return {

@@ -12,6 +12,8 @@ export interface OpenInput {
   sampleRateHz: number;
   keptProcessing: string[];
   deviceRateHz: number | null;
+  /** The microphone that was chosen is not there: another was opened. */
+  isOther: boolean;
 }
 
 /** Sound of the simulated player, from a time of the desk's clock on; `onOver` null: over and over. */

@@ -6,3 +6,4 @@ export { createDrone, type Drone, type DroneTimbre } from './drone.ts';
 export { barSounds, createMetronome, type Metronome, type Pulse } from './metronome.ts';
 export { createTakePlayer, type TakePlayer } from './takePlayer.ts';
 export { decodeSound, type DecodedSound } from './decodeSound.ts';
+export { listMicrophones, type MicrophoneName } from './microphone.ts';

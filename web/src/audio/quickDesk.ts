@@ -87,7 +87,7 @@ export function createQuickDesk(sampleRateHz = 48000): QuickDesk {
       playing = null;
       sink = port;
       void run(port);
-      return Promise.resolve({ sampleRateHz, keptProcessing: [], deviceRateHz: null });
+      return Promise.resolve({ sampleRateHz, keptProcessing: [], deviceRateHz: null, isOther: false });
     },
     perform(performance) {
       const startFrame = Math.max(frame, Math.round(performance.atSeconds * sampleRateHz));

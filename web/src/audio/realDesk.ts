@@ -15,7 +15,10 @@ export interface RealDesk extends Desk {
 }
 
 /** The one AudioContext and what hangs on it. Made by a user's gesture, closed with the page. */
-export function createRealDesk(onTrouble: (trouble: DeskTrouble | null) => void): RealDesk {
+export function createRealDesk(
+  onTrouble: (trouble: DeskTrouble | null) => void,
+  chosenMicrophone: () => Promise<string | null>,
+): RealDesk {
   let context: AudioContext | null = null;
   let ready: Promise<void> | null = null;
   let capture: AudioWorkletNode | null = null;
@@ -77,9 +80,14 @@ export function createRealDesk(onTrouble: (trouble: DeskTrouble | null) => void)
       }
       if (!context || !capture) return 'audioFailed';
       closeInput();
-      const input: OpenInput = { sampleRateHz: context.sampleRate, keptProcessing: [], deviceRateHz: null };
+      const input: OpenInput = {
+        sampleRateHz: context.sampleRate,
+        keptProcessing: [],
+        deviceRateHz: null,
+        isOther: false,
+      };
       if (kind === 'microphone') {
-        const microphone = await openMicrophone();
+        const microphone = await openMicrophone(await chosenMicrophone());
         if (typeof microphone === 'string') return microphone;
         if (opening !== openings) {
           stopTracks(microphone.stream);
@@ -95,6 +103,7 @@ export function createRealDesk(onTrouble: (trouble: DeskTrouble | null) => void)
         source.connect(capture);
         input.keptProcessing = microphone.keptProcessing;
         input.deviceRateHz = microphone.deviceRateHz;
+        input.isOther = microphone.isOther;
       }
       capture.port.postMessage(sink, [sink]);
       if (context.state !== 'running') {

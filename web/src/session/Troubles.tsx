@@ -24,6 +24,7 @@ const WAYS: Record<TroubleCode, Way[]> = {
   micUnsupported: ['standIn'],
   micUnplugged: ['retry', 'standIn'],
   micChanged: ['dismiss'],
+  micOther: ['dismiss'],
   micMuted: ['retry'],
   deviceChanged: ['retry', 'dismiss'],
   suspended: ['resume'],

@@ -21,7 +21,7 @@ export async function openInput(
   const capture = new MessageChannel();
   const opened = await desk.open(input, capture.port1);
   if (typeof opened === 'string') return opened;
-  const { sampleRateHz, deviceRateHz, keptProcessing } = opened;
+  const { sampleRateHz, deviceRateHz, keptProcessing, isOther } = opened;
   const events = new MessageChannel();
   events.port1.onmessage = ({ data }: MessageEvent<SessionEvent>) => hear(data);
   // Not waited for: calls come in order, and a worker that hangs is found by its silence.
@@ -30,7 +30,7 @@ export async function openInput(
     transfer(events.port2, [events.port2]),
     sampleRateHz,
   );
-  const troubles: TroubleCode[] = [];
+  const troubles: TroubleCode[] = isOther ? ['micOther'] : [];
   if (deviceRateHz !== null && deviceRateHz < LOW_RATE_HZ) troubles.push('lowRate');
   if (keptProcessing.length > 0) troubles.push('keptProcessing');
   return { sampleRateHz, troubles };

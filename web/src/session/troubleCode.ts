@@ -6,6 +6,7 @@ export type TroubleCode =
   | 'micUnsupported'
   | 'micUnplugged'
   | 'micChanged'
+  | 'micOther'
   | 'micMuted'
   | 'deviceChanged'
   | 'suspended'

@@ -17,6 +17,7 @@ export const INPUT_TROUBLES: TroubleCode[] = [
   'micUnsupported',
   'micUnplugged',
   'micChanged',
+  'micOther',
   'micMuted',
   'deviceChanged',
   'suspended',

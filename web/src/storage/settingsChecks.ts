@@ -61,6 +61,7 @@ export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check>
   visited: isFlag,
   hornId: oneOf(...HORN_IDS),
   source: oneOf('microphone', 'standIn'),
+  microphone: orNull(shaped({ id: isText(300), name: isText(300) })),
   profileId: isText(40),
   pace: oneOf('realTime', 'quick'),
   a4Hz: between(390, 470),

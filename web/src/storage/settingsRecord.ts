@@ -9,6 +9,8 @@ export interface SettingsRecord {
   visited: boolean;
   hornId: HornId;
   source: 'microphone' | 'standIn';
+  /** The microphone that was chosen, with the name it had; null: the system's default. */
+  microphone: { id: string; name: string } | null;
   profileId: string;
   /** How fast the simulated player plays: as players do, or as fast as it is heard. */
   pace: 'realTime' | 'quick';
@@ -93,6 +95,7 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   visited: false,
   hornId: 'alto',
   source: 'microphone',
+  microphone: null,
   profileId: 'goodDay',
   pace: 'realTime',
   a4Hz: 440,

@@ -9,6 +9,7 @@ import { dateText, LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
 import { CapFields } from './CapFields.tsx';
 import { HornCheckFields } from './HornCheckFields.tsx';
 import { KeyFields } from './KeyFields.tsx';
+import { MicrophoneFields } from './MicrophoneFields.tsx';
 import { MouthpieceFields } from './MouthpieceFields.tsx';
 import { ReedFields } from './ReedFields.tsx';
 import { RangeFields } from './RangeFields.tsx';
@@ -77,6 +78,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             )}
           {settings.source === 'standIn' &&
             oneOf('pace', t('case.pace'), ['realTime', 'quick'], (pace) => t(`pace.${pace}`))}
+          {settings.source === 'microphone' && <MicrophoneFields settings={settings} />}
           {settings.source === 'microphone' && (
             <Box maxW="prose">
               <Box mb="2">
