@@ -1,5 +1,5 @@
 import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
-import { median } from '../stats/index.ts';
+import { median, percentile } from '../stats/index.ts';
 import { pitchRuns } from '../tone/index.ts';
 
 /** A tone of the player's turns the gain down if it is so long. */
@@ -17,15 +17,36 @@ const STEADY_DB = 1;
 /** From block to block it rises no faster: what does is a breath drawn, or somebody else. */
 const MOST_STEP_DB = 4;
 const SHARE = 0.7;
+/** The tone turned the gain down: right after it the floor is so much under what it was before. A breath that is drawn lies over it. */
+const LOWERED_DB = 3;
+const QUIET_FRAMES = Math.round(0.7 / FRAME_SECONDS);
+const LEAST_QUIET_FRAMES = Math.round(0.25 / FRAME_SECONDS);
+/** Air and a breath before the first tone are louder than the room. */
+const QUIET_PERCENT = 20;
 
 /**
  * Whether the microphone's gain was turned up and down by a machine: after every tone the noise of the room grows louder by itself, steadily,
  * where a room only grows quieter. False where there is no noise to tell by, and where the take has no silence long enough.
  */
 export function hasAutomaticGain(track: FrameTrack): boolean {
-  const rises = silences(track).map((floor) => risesSteadily(floor));
+  const before = floorBefore(track);
+  const rises = silences(track).map(
+    (floor) => risesSteadily(floor) && (before === null || floor[0] < before - LOWERED_DB),
+  );
   const count = rises.filter(Boolean).length;
-  return count > 0 && count >= SHARE * rises.length;
+  // One alone, with nothing to compare it with, may be somebody who breathes in.
+  return count >= (before === null ? 2 : 1) && count >= SHARE * rises.length;
+}
+
+/** The floor before the first tone, dBFS; null where the take begins with it. */
+function floorBefore(track: FrameTrack): number | null {
+  const first = pitchRuns(track).find((run) => run.last - run.first + 1 >= TONE_FRAMES);
+  if (!first) return null;
+  const until = first.first - BEFORE_FRAMES;
+  const from = Math.max(0, until - QUIET_FRAMES);
+  return until - from < LEAST_QUIET_FRAMES
+    ? null
+    : percentile(track.columns.levelDb.subarray(from, until), QUIET_PERCENT);
 }
 
 /** The floor of every silence after a tone that is long enough, in dBFS, block by block. */

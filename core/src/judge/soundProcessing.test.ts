@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { all, autoGain, ducking, hiss, room, speech, type Disturb } from '../testing/disturbances.ts';
 import { CLEAN_ROWS, FAULT_ROWS, runRow, type VerdictRow } from '../verdicts/index.ts';
+import { listenTo } from '../hearing/index.ts';
+import { createRandom } from '../signal/index.ts';
+import { hasAutomaticGain } from './automaticGain.ts';
 import { isNeutral, type TakeAnalysis } from './index.ts';
 
 /** No microphone is without a noise of its own. */
@@ -59,4 +62,21 @@ describe('a level that was worked on', () => {
     });
     expect(lost).toHaveLength(0);
   });
+});
+
+it('does not take a breath that is drawn after a note for automatic gain', () => {
+  const random = createRandom(2);
+  // A second of a quiet room, a note of two seconds, then a breath that grows for a second.
+  const breathing = (peakDb: number) =>
+    listenTo(
+      Float32Array.from({ length: 4.5 * 24000 }, (_, n) => {
+        const seconds = n / 24000;
+        const tone = seconds > 1 && seconds < 3 ? 0.05 * Math.sin(2 * Math.PI * 233 * seconds) : 0;
+        const breath = seconds > 3.1 ? 10 ** ((peakDb - 25 * Math.max(0, 4.2 - seconds)) / 20) : 0;
+        return tone + (2e-4 + breath) * random.normal();
+      }),
+      24000,
+    );
+  for (const peakDb of [-70, -60, -50, -40])
+    expect(hasAutomaticGain(breathing(peakDb)), `${peakDb} dBFS`).toBe(false);
 });
