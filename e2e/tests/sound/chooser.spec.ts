@@ -1,7 +1,7 @@
 import { expect, microphonePlaying, STATES, test } from '../../browser.ts';
 import { SOUNDS } from '../../sounds.ts';
 
-test.use({ launchOptions: microphonePlaying(SOUNDS.faultySwell), storageState: STATES.microphone });
+test.use({ launchOptions: microphonePlaying(SOUNDS.drone), storageState: STATES.microphone });
 
 test('a microphone is checked and chosen by name, kept, and told where it is not there', async ({ page }) => {
   await page.goto('/case#input');

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { FrameTrack } from '@inner-hum/core/hearing';
+import { FRAME_SECONDS, FrameTrack } from '@inner-hum/core/hearing';
 import { checkInput, type InputCheck } from '@inner-hum/core/judge';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -27,9 +27,10 @@ export function MicrophoneFields({ settings }: { settings: SettingsRecord }) {
 
   useEffect(() => {
     if (!isOpen) return undefined;
-    const from = session.live.track.count;
     return session.desk.after(CHECK_SECONDS, () => {
-      setCheck(checkInput(FrameTrack.from(session.live.track.slice(from))));
+      const { track } = session.live;
+      const from = Math.max(0, track.count - Math.round(CHECK_SECONDS / FRAME_SECONDS));
+      setCheck(checkInput(FrameTrack.from(track.slice(from))));
       setIsChecking(false);
       session.leave();
     });
