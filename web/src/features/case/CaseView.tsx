@@ -71,7 +71,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         'input',
         t('case.input'),
         <>
-          {oneOf('source', t('free.input'), ['microphone', 'standIn'], (value) => t(`source.${value}`))}
+          {oneOf('source', t('welcome.source'), ['microphone', 'standIn'], (value) => t(`source.${value}`))}
           {settings.source === 'standIn' &&
             oneOf('profileId', t('case.profile'), PROFILE_IDS, (id) =>
               t(`profile.${id as (typeof PROFILE_IDS)[number]}`),
