@@ -15,3 +15,4 @@ export { phrasesHeard, type HeardPhrase } from './phrasesHeard.ts';
 export { clearSeconds } from './clear.ts';
 export { createSurprise, type Surprise, type SurpriseAnswer } from './surprise.ts';
 export { createLiveFollower, type FollowedNote, type LiveFollower, type LivePlace } from './liveFollower.ts';
+export { octaveWithin, steadyNote } from './steadyNote.ts';

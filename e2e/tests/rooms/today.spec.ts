@@ -88,5 +88,5 @@ test('a day of the own routine, from the sheet to its account, without a hand on
   await page.getByLabel('Search your notes').fill('ubung LEICHT');
   await expect(page.getByTestId('found-days').getByRole('listitem')).toHaveCount(1);
   await page.getByTestId('found-days').getByRole('link').click();
-  await expect(page.getByText('20 °C')).toBeVisible();
+  await expect(page.getByRole('spinbutton', { name: 'Room temperature' })).toHaveValue('20');
 });

@@ -5,6 +5,7 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { type SessionController, SessionProvider } from '../session/index.ts';
 import { styleNonce } from './mode.ts';
+import { NoteListeningProvider } from './NoteListeningProvider.tsx';
 import { router } from './routes.tsx';
 import { store } from './store.ts';
 import { system } from './theme.ts';
@@ -18,7 +19,9 @@ export function App({ session }: { session: SessionController }) {
       <ChakraProvider value={system}>
         <Provider store={store}>
           <SessionProvider controller={session}>
-            <RouterProvider router={router} />
+            <NoteListeningProvider>
+              <RouterProvider router={router} />
+            </NoteListeningProvider>
           </SessionProvider>
         </Provider>
       </ChakraProvider>

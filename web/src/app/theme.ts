@@ -24,6 +24,9 @@ const globalCss: Record<string, SystemStyleObject> = {
     { outline: '3px solid', outlineColor: 'brass', outlineOffset: '2px' },
   'button, input, select, textarea': { font: 'inherit', color: 'inherit', background: 'transparent' },
   '.ribbon-frame': { position: 'relative', width: '100%' },
+  // The page on the Stand fills its place; what it draws below it lets fingers through.
+  '.page-frame': { height: '100%' },
+  '.page-frame canvas': { pointerEvents: 'none' },
   '.ribbon-canvas': { display: 'block', width: '100%' },
   '.ribbon-layer': { position: 'absolute', insetInlineStart: 0, top: 0 },
   '.page-cursor': {
@@ -75,7 +78,10 @@ const config = defineConfig({
         touch: plain('44px'),
         rail: plain('132px'),
         places: plain('60px'),
-        footer: plain('176px'),
+        // Below the page on the Stand: choices, beats, or the verdict.
+        standFoot: plain('220px'),
+        standFootNarrow: plain('312px'),
+        noteRow: plain('148px'),
         deskNote: plain('236px'),
         deskNoteSmall: plain('170px'),
         deskName: plain('300px'),

@@ -7,7 +7,7 @@ import { InkTrack, type InkSetting } from './inkTrack.ts';
 import { createLayout } from './layout.ts';
 import { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
 import { paintOutlineAhead, paintRules, type RuleLabels } from './paintScore.ts';
-import { useElementWidth } from './useElementWidth.ts';
+import { useElementSize } from './useElementSize.ts';
 import { useRibbonPalette } from './useRibbonPalette.ts';
 
 interface GrowingRibbonProps {
@@ -29,7 +29,7 @@ const MARGIN_SECONDS = 0.15;
 export function GrowingRibbon(props: GrowingRibbonProps) {
   const { track, setting, lengthSeconds, positionSeconds, height, label, ruleLabels, strayLabel } = props;
   const palette = useRibbonPalette();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const under = useRef<HTMLCanvasElement>(null);
   const over = useRef<HTMLCanvasElement>(null);
 

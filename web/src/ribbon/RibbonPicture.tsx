@@ -6,7 +6,7 @@ import { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
 import type { RibbonPalette } from './palette.ts';
 import { fitCanvas } from './fitCanvas.ts';
 import { useRibbonPalette } from './useRibbonPalette.ts';
-import { useElementWidth } from './useElementWidth.ts';
+import { useElementSize } from './useElementSize.ts';
 
 export interface RibbonPictureProps {
   ink: InkTrack;
@@ -30,7 +30,7 @@ export function RibbonPicture(props: RibbonPictureProps) {
   const { ink, height, label, small = false, fromSeconds, toSeconds, onLayout } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const palette = useRibbonPalette();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const { marginLeft = 0, marginRight = 0, strayLabel, paintUnder, paintOver } = props;
 
   useEffect(() => {

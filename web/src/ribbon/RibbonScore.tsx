@@ -11,7 +11,7 @@ import { useEffect, useRef } from 'react';
 import { fitCanvas } from './fitCanvas.ts';
 import { outlineStretches, paintAir, paintOutlineAhead } from './paintScore.ts';
 import { scoreLayout } from './scoreLayout.ts';
-import { useElementWidth } from './useElementWidth.ts';
+import { useElementSize } from './useElementSize.ts';
 import { useRibbonPalette } from './useRibbonPalette.ts';
 
 interface RibbonScoreProps {
@@ -27,7 +27,7 @@ const A4_HZ = 440;
 /** What is written, in the language of the ribbon: the shape that is to be filled, without anything played. */
 export function RibbonScore({ exercise, hornId, height, label }: RibbonScoreProps) {
   const palette = useRibbonPalette();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (!canvas.current || width === 0) return;

@@ -13,7 +13,7 @@ export { RibbonPicture, type RibbonPictureProps } from './RibbonPicture.tsx';
 export { useRibbonPalette } from './useRibbonPalette.ts';
 export { everyFrame } from './everyFrame.ts';
 export { fitCanvas } from './fitCanvas.ts';
-export { useElementWidth } from './useElementWidth.ts';
+export { useElementSize } from './useElementSize.ts';
 export { escapeMarkup } from './escapeMarkup.ts';
 export { ribbonSvg } from './ribbonSvg.ts';
 export { RibbonScore } from './RibbonScore.tsx';

@@ -115,5 +115,6 @@ export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check>
     keep: isKey,
     pause: isKey,
     skip: isKey,
+    tap: isKey,
   }),
 };

@@ -88,6 +88,7 @@ export interface StandKeys {
   keep: string;
   pause: string;
   skip: string;
+  tap: string;
 }
 
 export const DEFAULT_SETTINGS: SettingsRecord = {
@@ -131,5 +132,5 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   caps: { highMinutes: 15, loudMinutes: null },
   archivedAt: 0,
   rowsCheckedDay: '',
-  keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n' },
+  keys: { watch: '1', blind: '2', click: '3', drone: '4', keep: 'k', pause: 'p', skip: 'n', tap: 't' },
 };

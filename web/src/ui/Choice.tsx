@@ -36,7 +36,7 @@ export function Choice<Value extends string>(props: ChoiceProps<Value>) {
       >
         {legend}
       </chakra.legend>
-      <Flex gap="4" wrap="wrap" alignItems="center">
+      <Flex gap="4" wrap={hideLegend ? 'nowrap' : 'wrap'} alignItems="center">
         {options.map((option) => (
           <chakra.button
             key={option.value}

@@ -1,21 +1,17 @@
 import type { Choices, Option, OptionName, Options } from '@inner-hum/core/exercise';
 import { DYNAMIC_MARKS } from '@inner-hum/core/exercise';
-import { hornById, toSounding, writtenMidi, type HornId, type NoteNaming } from '@inner-hum/core/horn';
+import { hornById, soundingMidi, toWritten, type HornId, type NoteNaming } from '@inner-hum/core/horn';
 import type { TFunction } from 'i18next';
-import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { decimals } from '../words/index.ts';
-import { Flex } from '@chakra-ui/react';
 import { ActionButton } from './ActionButton.tsx';
 import { Choice } from './Choice.tsx';
 import { OrderField } from './OrderField.tsx';
 import { SoftestField } from './SoftestField.tsx';
-import { nextTempo } from './nextTempo.ts';
-import { NoteGlyph } from '../notation/index.ts';
+import { MarkField } from './MarkField.tsx';
+import { NoteField } from './NoteField.tsx';
 import { PickField } from './PickField.tsx';
 import { NumberField } from './NumberField.tsx';
-import { typedNote } from './typedNote.ts';
-import type { Typed } from './TypedValue.tsx';
+import { TempoField } from './TempoField.tsx';
 import { Select } from './Select.tsx';
 import { signedKey } from '../notation/index.ts';
 
@@ -28,6 +24,8 @@ interface OptionFieldsProps {
   only?: readonly OptionName[];
   /** Softest marks of notes as the player lately played them, as one word; absent: not asked for here. */
   softestMarks?: string;
+  /** The key that taps the tempo; null: none. */
+  tapKey?: string | null;
   onChange(change: Choices): void;
 }
 
@@ -39,6 +37,7 @@ export function OptionFields({
   hornId,
   only,
   softestMarks,
+  tapKey = null,
   onChange,
 }: OptionFieldsProps) {
   const { t } = useTranslation();
@@ -107,27 +106,67 @@ export function OptionFields({
           plain={option.values.map((each) => ({ value: each, label: valueText(each, t) }))}
         />
       );
-    const isWholeWay = option.kind === 'number' && option.unit === 'halfSteps' && WHOLE_WAYS.has(name);
-    const field = (
+    if (option.kind === 'mark')
+      return (
+        <MarkField
+          key={name}
+          label={label}
+          mark={DYNAMIC_MARKS.find((mark) => mark === value) ?? option.usual}
+          onChange={set}
+        />
+      );
+    const horn = hornById(hornId);
+    if (option.kind === 'note' || option.kind === 'sounding') {
+      // Notes of the tube alone are chosen as they sound, and kept as they are written.
+      const shift = option.kind === 'sounding' ? horn.transposition : 0;
+      return (
+        <NoteField
+          key={name}
+          label={label}
+          midi={Number(value) + shift}
+          min={option.least + shift}
+          max={option.most + shift}
+          naming={naming}
+          fromSounding={(sounding) => toWritten(soundingMidi(sounding), horn) + shift}
+          onChange={(midi) => set(midi - shift)}
+        />
+      );
+    }
+    if (option.kind !== 'number') return null;
+    if (option.unit === 'bpm')
+      return (
+        <TempoField
+          key={name}
+          tempoBpm={Number(value)}
+          min={option.least}
+          max={option.most}
+          tapKey={tapKey}
+          onChange={set}
+        />
+      );
+    const isTenths = option.unit === 'tenthMm';
+    const scale = isTenths ? 10 : 1;
+    const isWholeWay = option.unit === 'halfSteps' && WHOLE_WAYS.has(name);
+    return (
       <NumberField
         key={name}
         label={label}
-        less={t('option.less', { name: label })}
-        more={t('option.more', { name: label })}
-        onLess={() => set(step(option, value, -1))}
-        onMore={() => set(step(option, value, 1))}
-        shown={shown(option, value, naming, hornId, t)}
-        typed={typedOption(option, value, naming, hornId, set)}
+        value={Number(value) / scale}
+        min={option.least / scale}
+        max={option.most / scale}
+        step={1 / scale}
+        digits={isTenths ? 1 : 0}
+        unit={unitText(option.unit, Number(value), t)}
+        beside={
+          isWholeWay &&
+          value !== option.most && (
+            <ActionButton look="plain" onClick={() => set(option.most)}>
+              {t('option.wholeWay')}
+            </ActionButton>
+          )
+        }
+        onChange={(next) => set(Math.round(next * scale))}
       />
-    );
-    if (!isWholeWay || value === option.most) return field;
-    return (
-      <Flex key={name} alignItems="flex-end" gap="3">
-        {field}
-        <ActionButton look="plain" onClick={() => set(option.most)}>
-          {t('option.wholeWay')}
-        </ActionButton>
-      </Flex>
     );
   });
 }
@@ -146,66 +185,9 @@ function valueText(value: string, t: TFunction): string {
   return /^[A-G][b#]?$/.test(value) ? signedKey(value) : t(`chosen.${value as 'both'}`);
 }
 
-/** Options that go up and down by steps. */
-type StepOption = Extract<Option, { kind: 'note' | 'sounding' | 'number' | 'mark' }>;
+type NumberUnit = Extract<Option, { kind: 'number' }>['unit'];
 
-function step(option: StepOption, value: number | string, by: 1 | -1) {
-  if (option.kind === 'mark') {
-    const index = DYNAMIC_MARKS.findIndex((mark) => mark === value) + by;
-    return DYNAMIC_MARKS[Math.max(0, Math.min(DYNAMIC_MARKS.length - 1, index))];
-  }
-  const isTempo = option.kind === 'number' && option.unit === 'bpm';
-  const next = isTempo ? nextTempo(Number(value), by) : Number(value) + by;
-  return Math.max(option.least, Math.min(option.most, next));
-}
-
-/** How a value is typed: notes by name, numbers as they are; beyond its bounds it goes as far as they do. */
-function typedOption(
-  option: StepOption,
-  value: number | string,
-  naming: NoteNaming,
-  hornId: HornId,
-  set: (value: number) => void,
-): Typed | null {
-  if (option.kind === 'mark') return null;
-  const { least, most } = option;
-  const take = (read: number | null) => {
-    if (read !== null) set(Math.max(least, Math.min(most, read)));
-    return read !== null;
-  };
-  if (option.kind === 'number') {
-    const scale = option.unit === 'tenthMm' ? 10 : 1;
-    const text = (each: number) => decimals(each / scale, option.unit === 'tenthMm' ? 1 : 0);
-    return {
-      text: text(Number(value)),
-      example: `${text(least)}-${text(most)}`,
-      onTyped: (typed) => take(readNumber(typed, scale)),
-    };
-  }
-  const horn = hornById(hornId);
-  const read = option.kind === 'sounding' ? toSounding(writtenMidi(Number(value)), horn) : Number(value);
-  return typedNote(read, naming, (midi) =>
-    take(option.kind === 'sounding' ? midi - horn.transposition : midi),
-  );
-}
-
-function readNumber(typed: string, scale: number): number | null {
-  const match = /^(\d+(?:[.,]\d+)?)/.exec(typed);
-  return match ? Math.round(scale * Number(match[1].replace(',', '.'))) : null;
-}
-
-function shown(
-  option: StepOption,
-  value: number | string,
-  naming: NoteNaming,
-  hornId: HornId,
-  t: TFunction,
-): ReactNode {
-  if (option.kind === 'mark') return <em>{value}</em>;
-  if (option.kind === 'number' && option.unit === 'tenthMm')
-    return t('option.unit.tenthMm', { mm: decimals(Number(value) / 10, 1) });
-  if (option.kind === 'number') return t(`option.unit.${option.unit}`, { count: Number(value) });
-  const midi = Number(value);
-  const read = option.kind === 'sounding' ? toSounding(writtenMidi(midi), hornById(hornId)) : midi;
-  return <NoteGlyph midi={read} naming={naming} octave />;
+/** What a number counts, without the number. */
+function unitText(unit: NumberUnit, count: number, t: TFunction): string {
+  return t(`option.unit.${unit}`, { count, mm: '' }).replace(String(count), '').trim();
 }

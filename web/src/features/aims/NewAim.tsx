@@ -25,6 +25,11 @@ const READY = [
   { name: 'firstInstant', measure: 'landingCents', place: '' },
 ] as const;
 
+const LARGEST_TARGET = 100_000;
+
+/** What a figure is counted in: its text without its number. */
+const unitOf = (text: string) => text.replace(/[-−+]?[\d.,\s]+/, '').trim();
+
 /** A tenth of the target is a step, in round figures. */
 const stepOf = (target: number) => {
   const rough = Math.abs(target) / 10;
@@ -91,9 +96,13 @@ export function NewAim({ horn, settings, onAdd }: NewAimProps) {
           label={t(wants === 'less' ? 'aim.atMost' : 'aim.atLeast')}
           less={t('aim.lower')}
           more={t('aim.higher')}
-          onLess={() => setTarget((before) => before - step)}
-          onMore={() => setTarget((before) => before + step)}
-          shown={measureText(target, measure, t)}
+          value={target}
+          min={-LARGEST_TARGET}
+          max={LARGEST_TARGET}
+          step={step}
+          digits={step < 1 ? 2 : 0}
+          unit={unitOf(measureText(target, measure, t))}
+          onChange={setTarget}
         />
         <DateField label={t('aim.by')} value={byDay} onChange={setByDay} />
         <ActionButton

@@ -1,7 +1,7 @@
 import { Flex } from '@chakra-ui/react';
 import { PACES, type Exercise } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
-import { Choice, nextTempo, NumberField } from '../../ui/index.ts';
+import { Choice, NumberField, TempoField } from '../../ui/index.ts';
 
 interface ExerciseFieldsProps {
   exercise: Exercise;
@@ -18,27 +18,22 @@ export function ExerciseFields({ exercise, onChange }: ExerciseFieldsProps) {
   const { t } = useTranslation();
   const { tempoBpm, tempoRangeBpm, beatsPerBar, rest } = exercise;
   const [slowest, fastest] = tempoRangeBpm ?? [SLOWEST, FASTEST];
-  const setTempo = (by: 1 | -1) =>
-    onChange({ ...exercise, tempoBpm: Math.max(slowest, Math.min(fastest, nextTempo(tempoBpm, by))) });
-  const setBar = (by: 1 | -1) =>
-    onChange({ ...exercise, beatsPerBar: Math.max(1, Math.min(MOST_BEATS_PER_BAR, beatsPerBar + by)) });
   return (
     <Flex direction={{ base: 'row', lg: 'column' }} columnGap="5" rowGap="3" wrap="wrap">
-      <NumberField
-        label={t('free.tempo')}
-        less={t('free.slower')}
-        more={t('free.faster')}
-        onLess={() => setTempo(-1)}
-        onMore={() => setTempo(1)}
-        shown={tempoBpm}
+      <TempoField
+        tempoBpm={tempoBpm}
+        min={slowest}
+        max={fastest}
+        onChange={(tempo) => onChange({ ...exercise, tempoBpm: tempo })}
       />
       <NumberField
         label={t('ears.beatsPerBar')}
         less={t('ears.fewerBeats')}
         more={t('ears.moreBeats')}
-        onLess={() => setBar(-1)}
-        onMore={() => setBar(1)}
-        shown={beatsPerBar}
+        value={beatsPerBar}
+        min={1}
+        max={MOST_BEATS_PER_BAR}
+        onChange={(beats) => onChange({ ...exercise, beatsPerBar: beats })}
       />
       <Choice
         legend={t('swell.start')}

@@ -1,13 +1,18 @@
 import { Flex } from '@chakra-ui/react';
 import { ATTACKS, MOST_BEATS, VIBRATOS, withLength, type ExerciseItem } from '@inner-hum/core/exercise';
-import { HIGHEST_NOTE, writtenMidi, type Horn, type NoteNaming } from '@inner-hum/core/horn';
+import {
+  HIGHEST_NOTE,
+  soundingMidi,
+  toWritten,
+  writtenMidi,
+  type Horn,
+  type NoteNaming,
+} from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { NoteGlyph } from '../../notation/index.ts';
-import { Choice, NumberField, typedNote } from '../../ui/index.ts';
+import { Choice, NoteField, NumberField } from '../../ui/index.ts';
 import { FingeredField } from './FingeredField.tsx';
 import { nextLength } from './newItem.ts';
 import { NoteShape } from './NoteShape.tsx';
-import { OctaveButtons } from './OctaveButtons.tsx';
 
 interface ItemFieldsProps {
   item: ExerciseItem;
@@ -20,6 +25,7 @@ interface ItemFieldsProps {
 
 /** The lowest note the language has. */
 const LOWEST_NOTE = 40;
+const LEAST_LENGTH = 0.25;
 
 /** Everything that can be said of one item. */
 export function ItemFields({ item, isFirst, shift, horn, naming, onChange }: ItemFieldsProps) {
@@ -32,29 +38,28 @@ export function ItemFields({ item, isFirst, shift, horn, naming, onChange }: Ite
   return (
     <Flex columnGap={{ base: '5', md: '6' }} rowGap="4" wrap="wrap" alignItems="flex-start">
       {'writtenMidi' in item && (
-        <Flex alignItems="flex-end" gap="4">
-          <NumberField
-            label={t('option.note')}
-            less={t('swell.noteDown')}
-            more={t('swell.noteUp')}
-            onLess={() => move(-1)}
-            onMore={() => move(1)}
-            shown={<NoteGlyph midi={item.writtenMidi + shift} naming={naming} octave />}
-            typed={typedNote(item.writtenMidi + shift, naming, (midi) => {
-              move(midi - shift - item.writtenMidi);
-              return true;
-            })}
-          />
-          <OctaveButtons onMove={move} />
-        </Flex>
+        <NoteField
+          label={t('option.note')}
+          less={t('swell.noteDown')}
+          more={t('swell.noteUp')}
+          midi={item.writtenMidi + shift}
+          min={LOWEST_NOTE + shift}
+          max={HIGHEST_NOTE + shift}
+          naming={naming}
+          fromSounding={(sounding) => toWritten(soundingMidi(sounding), horn)}
+          onChange={(midi) => move(midi - shift - item.writtenMidi)}
+        />
       )}
       <NumberField
         label={t('builder.length')}
         less={t('swell.fewerBeats')}
         more={t('swell.moreBeats')}
-        onLess={() => onChange(withLength(item, nextLength(item.lengthBeats, -1, MOST_BEATS)))}
-        onMore={() => onChange(withLength(item, nextLength(item.lengthBeats, 1, MOST_BEATS)))}
-        shown={item.lengthBeats}
+        value={item.lengthBeats}
+        min={LEAST_LENGTH}
+        max={MOST_BEATS}
+        digits={2}
+        next={(beats, by) => nextLength(beats, by, MOST_BEATS)}
+        onChange={(beats) => onChange(withLength(item, beats))}
       />
       {item.kind === 'note' && (
         <>

@@ -10,7 +10,7 @@ import {
 } from '@inner-hum/core/exercise';
 import { useTranslation } from 'react-i18next';
 import { HairpinIcon } from '../../notation/index.ts';
-import { Choice, NumberField } from '../../ui/index.ts';
+import { Choice, MarkField } from '../../ui/index.ts';
 
 interface NoteShapeProps {
   note: NoteItem;
@@ -34,19 +34,13 @@ export function NoteShape({ note, onChange }: NoteShapeProps) {
     const least = flat && asked.soft === 'fff' ? { soft: 'ff' as const, loud: 'fff' as const } : ends;
     onChange({ ...note, dynamics: shapedDynamics({ ...asked, ...least, beats: note.lengthBeats }) });
   };
-  const mark = (name: 'soft' | 'loud', value: DynamicMark) => {
-    const label = t(shape === 'steady' ? 'option.from' : `option.${name}`);
-    return (
-      <NumberField
-        label={label}
-        less={t('option.less', { name: label })}
-        more={t('option.more', { name: label })}
-        onLess={() => set({ [name]: next(value, -1) })}
-        onMore={() => set({ [name]: next(value, 1) })}
-        shown={<em>{value}</em>}
-      />
-    );
-  };
+  const mark = (name: 'soft' | 'loud', value: DynamicMark) => (
+    <MarkField
+      label={t(shape === 'steady' ? 'option.from' : `option.${name}`)}
+      mark={value}
+      onChange={(chosen) => set({ [name]: chosen })}
+    />
+  );
   return (
     <>
       <Choice

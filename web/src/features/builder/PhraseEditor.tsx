@@ -11,7 +11,7 @@ import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
-import { useElementWidth } from '../../ribbon/index.ts';
+import { useElementSize } from '../../ribbon/index.ts';
 import { ActionButton, Choice, NumberField } from '../../ui/index.ts';
 import { ItemFields } from './ItemFields.tsx';
 import { ItemRow } from './ItemRow.tsx';
@@ -44,7 +44,7 @@ const MOST_REPEATS = 20;
 export function PhraseEditor(props: PhraseEditorProps) {
   const { exercise, index, chosen, horn, shift, naming, onChoose, onChange } = props;
   const { t } = useTranslation();
-  const [frame, room] = useElementWidth();
+  const [frame, { width: room }] = useElementSize();
   const alone = useMemo(() => onePhrase(exercise, index), [exercise, index]);
   const music = useMemo(() => phrasesOf(alone, horn.id), [alone, horn.id]);
   const phrase = exercise.phrases[index];
@@ -138,22 +138,21 @@ export function PhraseEditor(props: PhraseEditorProps) {
         borderTopStyle="solid"
         borderTopColor="line"
       >
-        <NumberField
-          label={t('builder.transpose')}
-          less={t('builder.phraseDown')}
-          more={t('builder.phraseUp')}
-          onLess={() => move(-1)}
-          onMore={() => move(1)}
-          shown="½"
-        />
+        <ActionButton look="plain" onClick={() => move(-1)}>
+          {t('builder.phraseDown')}
+        </ActionButton>
+        <ActionButton look="plain" onClick={() => move(1)}>
+          {t('builder.phraseUp')}
+        </ActionButton>
         <OctaveButtons onMove={move} />
         <NumberField
           label={t('builder.repeats')}
           less={t('builder.fewer')}
           more={t('builder.more')}
-          onLess={() => onChange({ ...phrase, repeats: Math.max(1, phrase.repeats - 1) }, chosen)}
-          onMore={() => onChange({ ...phrase, repeats: Math.min(MOST_REPEATS, phrase.repeats + 1) }, chosen)}
-          shown={phrase.repeats}
+          value={phrase.repeats}
+          min={1}
+          max={MOST_REPEATS}
+          onChange={(repeats) => onChange({ ...phrase, repeats }, chosen)}
         />
         <Choice
           legend={t('builder.breath')}

@@ -21,11 +21,14 @@ export function CapFields({ settings: { caps }, onChange }: CapFieldsProps) {
       <NumberField
         key={name}
         label={label}
-        less={t('option.less', { name: label })}
-        more={t('option.more', { name: label })}
-        onLess={() => set(cap === null || cap <= STEP_MINUTES ? null : cap - STEP_MINUTES)}
-        onMore={() => set(Math.min(MOST_MINUTES, (cap ?? 0) + STEP_MINUTES))}
-        shown={cap === null ? t('playingLoad.noCap') : t('playingLoad.minutes', { count: cap })}
+        value={cap}
+        min={0}
+        max={MOST_MINUTES}
+        step={STEP_MINUTES}
+        unit={cap === null ? t('playingLoad.noCap') : t('playingLoad.minutesUnit')}
+        // No minute at all is no limit.
+        onChange={(minutes) => set(minutes === 0 ? null : minutes)}
+        onClear={() => set(null)}
       />
     );
   };

@@ -57,9 +57,11 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             label={t('case.a4')}
             less={t('case.a4Down')}
             more={t('case.a4Up')}
-            onLess={() => onChange(({ a4Hz }) => ({ a4Hz: Math.max(390, a4Hz - 1) }))}
-            onMore={() => onChange(({ a4Hz }) => ({ a4Hz: Math.min(470, a4Hz + 1) }))}
-            shown={t('case.hz', { hz: settings.a4Hz })}
+            value={settings.a4Hz}
+            min={390}
+            max={470}
+            unit="Hz"
+            onChange={(a4Hz) => onChange({ a4Hz })}
           />
           <RangeFields settings={settings} onChange={onChange} />
           <MouthpieceFields settings={settings} />

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/index.ts';
 import type { SettingsRecord, StandKeys } from '../../storage/index.ts';
 
-const NAMES = ['watch', 'blind', 'click', 'drone', 'keep', 'pause', 'skip'] as const;
+const NAMES = ['watch', 'blind', 'click', 'drone', 'keep', 'pause', 'skip', 'tap'] as const;
 
 interface KeyFieldsProps {
   settings: SettingsRecord;

@@ -2,6 +2,8 @@ import {
   HIGHEST_NOTE,
   hornById,
   LEAST_RANGE,
+  soundingMidi,
+  toWritten,
   TOP_KEYS,
   writtenMidi,
   type NoteRange,
@@ -9,8 +11,7 @@ import {
 import { useTranslation } from 'react-i18next';
 import { playersHorn } from '../../addresses/index.ts';
 import type { SettingsChange, SettingsRecord } from '../../storage/index.ts';
-import { NoteGlyph } from '../../notation/index.ts';
-import { ActionButton, Choice, NumberField } from '../../ui/index.ts';
+import { ActionButton, Choice, NoteField } from '../../ui/index.ts';
 
 interface RangeFieldsProps {
   settings: SettingsRecord;
@@ -26,30 +27,22 @@ export function RangeFields({ settings, onChange }: RangeFieldsProps) {
   const withRange = (stored: SettingsRecord, range: NoteRange | undefined) => ({
     ranges: { ...stored.ranges, [hornId]: range },
   });
-  /** From where it is by then: two quick presses are two steps. */
-  const move = (name: 'lowest' | 'highest', by: 1 | -1) =>
-    onChange((stored) => {
-      const { lowest: low, highest: high } = playersHorn(stored);
-      const next = { lowest: low, highest: high, [name]: writtenMidi((name === 'lowest' ? low : high) + by) };
-      const fits =
-        next.lowest >= horn.lowest &&
-        next.highest <= HIGHEST_NOTE &&
-        next.highest - next.lowest >= LEAST_RANGE;
-      return fits ? withRange(stored, next) : {};
-    });
-  const field = (name: 'lowest' | 'highest', midi: number) => {
-    const label = t(`case.${name}`);
-    return (
-      <NumberField
-        label={label}
-        less={t('option.less', { name: label })}
-        more={t('option.more', { name: label })}
-        onLess={() => move(name, -1)}
-        onMore={() => move(name, 1)}
-        shown={<NoteGlyph midi={midi} naming={naming} octave />}
-      />
-    );
-  };
+  const field = (name: 'lowest' | 'highest', midi: number, min: number, max: number) => (
+    <NoteField
+      label={t(`case.${name}`)}
+      midi={midi}
+      min={min}
+      max={max}
+      naming={naming}
+      fromSounding={(sounding) => toWritten(soundingMidi(sounding), horn)}
+      onChange={(note) =>
+        onChange((stored) => {
+          const { lowest: low, highest: high } = playersHorn(stored);
+          return withRange(stored, { lowest: low, highest: high, [name]: writtenMidi(note) });
+        })
+      }
+    />
+  );
   return (
     <>
       <Choice
@@ -58,8 +51,8 @@ export function RangeFields({ settings, onChange }: RangeFieldsProps) {
         onChange={(key) => onChange({ topKeys: { ...settings.topKeys, [hornId]: key } })}
         options={TOP_KEYS.map((value) => ({ value, label: value.replace('#', '♯') }))}
       />
-      {field('lowest', lowest)}
-      {field('highest', highest)}
+      {field('lowest', lowest, horn.lowest, highest - LEAST_RANGE)}
+      {field('highest', highest, lowest + LEAST_RANGE, HIGHEST_NOTE)}
       {ranges[hornId] && (
         <ActionButton
           look="plain"

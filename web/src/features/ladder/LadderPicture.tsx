@@ -3,7 +3,7 @@ import type { NoteNaming } from '@inner-hum/core/horn';
 import type { Rung } from '@inner-hum/core/plan';
 import type { KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useElementWidth, useRibbonPalette } from '../../ribbon/index.ts';
+import { useElementSize, useRibbonPalette } from '../../ribbon/index.ts';
 import { NoteGlyph } from '../../notation/index.ts';
 import type { Tuning } from './ladderAddress.ts';
 import { RungMark } from './RungMark.tsx';
@@ -32,7 +32,7 @@ export function LadderPicture(props: LadderPictureProps) {
   const { rungs, fifths, looked, next, tuning, naming, height, onLook } = props;
   const { t } = useTranslation();
   const palette = useRibbonPalette();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const columns = [...rungs, ...fifths];
   const all = columns.flat();
   const lowest = Math.min(...all.map(({ sounding }) => sounding));

@@ -5,7 +5,7 @@ import { rungOf, type RungTry } from '@inner-hum/core/plan';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
-import { useElementWidth } from '../../ribbon/index.ts';
+import { useElementSize } from '../../ribbon/index.ts';
 import type { OwnExercise, SettingsRecord } from '../../storage/index.ts';
 import { exerciseName, FingeringDiagram, NoteGlyph, noteText, signedKey } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
@@ -36,7 +36,7 @@ export function RoutesView(props: RoutesViewProps) {
   const { horn, settings, own, tries, chosen, routed, lacking, onChange } = props;
   const { naming } = settings;
   const { t } = useTranslation();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const phrases = useMemo(() => (routed ? phrasesOf(routed, horn.id) : []), [routed, horn.id]);
   const canPin = chosen.mode !== 'lift' && chosen.mode !== 'alternate';
   const notes = routed ? notesOf(scoreOf({ ...routed, order: 'asWritten' })).map(({ item }) => item) : [];

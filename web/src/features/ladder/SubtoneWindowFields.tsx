@@ -9,7 +9,7 @@ interface SubtoneWindowFieldsProps {
 }
 
 const DB_STEP = 1;
-const SHARE_STEP = 0.05;
+const PERCENT_STEP = 5;
 
 /** What counts as a subtone, stated, and as the player's own ear would have it. */
 export function SubtoneWindowFields({ window, onChange }: SubtoneWindowFieldsProps) {
@@ -17,23 +17,22 @@ export function SubtoneWindowFields({ window, onChange }: SubtoneWindowFieldsPro
   const [least, most] = window.softerDb;
   const field = (
     name: 'leastAirier' | 'mostBreath' | 'leastSofter' | 'mostSofter' | 'mostBright',
-    shown: string,
-    move: (by: 1 | -1) => SubtoneWindow,
-  ) => {
-    const label = t(`subtone.${name}`);
-    return (
-      <NumberField
-        label={label}
-        less={t('option.less', { name: label })}
-        more={t('option.more', { name: label })}
-        onLess={() => onChange(move(-1))}
-        onMore={() => onChange(move(1))}
-        shown={shown}
-      />
-    );
-  };
-  const db = (value: number) => t('figure.db', { db: value });
-  const within = (low: number, value: number, high: number) => Math.max(low, Math.min(high, value));
+    [min, max]: readonly [number, number],
+    value: number,
+    changed: (value: number) => Partial<SubtoneWindow>,
+    step = DB_STEP,
+    unit = t('subtone.db'),
+  ) => (
+    <NumberField
+      label={t(`subtone.${name}`)}
+      value={value}
+      min={min}
+      max={max}
+      step={step}
+      unit={unit}
+      onChange={(next) => onChange({ ...window, ...changed(next) })}
+    />
+  );
   return (
     <Box as="details" borderTopWidth="1px" borderTopStyle="solid" borderTopColor="line" pt="3">
       <Box as="summary" cursor="pointer" minH="touch" fontFamily="heading" fontSize="medium">
@@ -43,29 +42,17 @@ export function SubtoneWindowFields({ window, onChange }: SubtoneWindowFieldsPro
         {t('subtone.fromNowOn')}
       </Box>
       <Flex columnGap="6" rowGap="3" wrap="wrap">
-        {field('leastAirier', db(window.leastAirierDb), (by) => ({
-          ...window,
-          leastAirierDb: within(1, window.leastAirierDb + by * DB_STEP, 20),
-        }))}
-        {field('leastSofter', db(least), (by) => ({
-          ...window,
-          softerDb: [within(0, least + by * DB_STEP, most - 1), most],
-        }))}
-        {field('mostSofter', db(most), (by) => ({
-          ...window,
-          softerDb: [least, within(least + 1, most + by * DB_STEP, 40)],
-        }))}
-        {field('mostBreath', db(window.mostBreathDb), (by) => ({
-          ...window,
-          mostBreathDb: within(-20, window.mostBreathDb + by * DB_STEP, 10),
-        }))}
+        {field('leastAirier', [1, 20], window.leastAirierDb, (leastAirierDb) => ({ leastAirierDb }))}
+        {field('leastSofter', [0, most - 1], least, (next) => ({ softerDb: [next, most] }))}
+        {field('mostSofter', [least + 1, 40], most, (next) => ({ softerDb: [least, next] }))}
+        {field('mostBreath', [-20, 10], window.mostBreathDb, (mostBreathDb) => ({ mostBreathDb }))}
         {field(
           'mostBright',
-          t('subtone.percent', { percent: Math.round(100 * window.mostBrightness) }),
-          (by) => ({
-            ...window,
-            mostBrightness: within(0.3, Number((window.mostBrightness + by * SHARE_STEP).toFixed(2)), 1.2),
-          }),
+          [30, 120],
+          Math.round(100 * window.mostBrightness),
+          (percent) => ({ mostBrightness: percent / 100 }),
+          PERCENT_STEP,
+          '%',
         )}
         <ActionButton look="plain" alignSelf="flex-end" onClick={() => onChange(SUBTONE_WINDOW)}>
           {t('subtone.usual')}

@@ -29,13 +29,6 @@ export function DayView({ logged, onWrite }: DayViewProps) {
   const date = parseISO(day);
   const asWritten = notes.filter((each) => each.asWritten).length;
   const { temperatureC } = note;
-  const warm = (by: 1 | -1) =>
-    onWrite({
-      temperatureC:
-        temperatureC === null
-          ? USUAL_CELSIUS
-          : Math.max(CELSIUS.least, Math.min(CELSIUS.most, temperatureC + by)),
-    });
   return (
     <Box maxW="page">
       <RoomHeading
@@ -99,11 +92,13 @@ export function DayView({ logged, onWrite }: DayViewProps) {
           label={t('logbook.temperature')}
           less={t('logbook.colder')}
           more={t('logbook.warmer')}
-          onLess={() => warm(-1)}
-          onMore={() => warm(1)}
-          shown={
-            temperatureC === null ? t('logbook.notSaid') : t('logbook.celsius', { degrees: temperatureC })
-          }
+          value={temperatureC}
+          min={CELSIUS.least}
+          max={CELSIUS.most}
+          unit="°C"
+          first={USUAL_CELSIUS}
+          onChange={(degrees) => onWrite({ temperatureC: degrees })}
+          onClear={() => onWrite({ temperatureC: null })}
         />
       </Flex>
       {ink && (

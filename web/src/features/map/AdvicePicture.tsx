@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import type { MouthpieceAdvice } from '@inner-hum/core/tendency';
 import { useTranslation } from 'react-i18next';
-import { LABEL_FAMILY, useElementWidth, useRibbonPalette } from '../../ribbon/index.ts';
+import { LABEL_FAMILY, useElementSize, useRibbonPalette } from '../../ribbon/index.ts';
 import { axisCents, signedNote } from '../../notation/index.ts';
 import { mapScale, xOfNote } from './mapScale.ts';
 
@@ -22,7 +22,7 @@ const LEAST_CENTS = 20;
 export function AdvicePicture({ notes, naming, label }: AdvicePictureProps) {
   const { t } = useTranslation();
   const palette = useRibbonPalette();
-  const [frame, room] = useElementWidth();
+  const [frame, { width: room }] = useElementSize();
   const lowest = notes[0].writtenMidi;
   const scale = mapScale(lowest, notes[notes.length - 1].writtenMidi, room, LEFT_PX);
   const far = notes.reduce(

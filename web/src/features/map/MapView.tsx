@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { TFunction } from 'i18next';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useElementWidth } from '../../ribbon/index.ts';
+import { useElementSize } from '../../ribbon/index.ts';
 import { ActionButton, Choice, RoomHeading, Select, useNarrow } from '../../ui/index.ts';
 import { RANGES, type MapLook } from './mapAddress.ts';
 import { MapColumns } from './MapColumns.tsx';
@@ -32,7 +32,7 @@ const LABELS_PX = 84;
 export function MapView(props: MapViewProps) {
   const { data, look, shift, soft, loud, onLook, onPitch } = props;
   const { t } = useTranslation();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const picture = useRef<HTMLDivElement | null>(null);
   const narrow = useNarrow();
   const { settings, horn, map } = data;

@@ -4,7 +4,7 @@ import { useCallback, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { GrowingRibbon, writtenInk } from '../../ribbon/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, Choice, Key, useNarrow } from '../../ui/index.ts';
+import { ActionButton, Choice, Key, useNarrow, usePageTitle } from '../../ui/index.ts';
 import { LESSON_EXERCISE, LESSON_SECONDS, LESSONS, type Lesson } from './lessons.ts';
 import type { useLessonSound } from './useLessonSound.ts';
 
@@ -28,6 +28,7 @@ export function ReadingView(props: ReadingViewProps) {
   const { settings, lesson, next, seen, sound } = props;
   const { hornId, a4Hz } = settings;
   const { t } = useTranslation();
+  usePageTitle(t('reading.title'));
   const narrow = useNarrow();
   const setting = useMemo(
     () => writtenInk({ exercise: LESSON_EXERCISE, hornId, a4Hz, scale: DEFAULT_SCALE }, 0),

@@ -14,7 +14,7 @@ import type { Horn } from '@inner-hum/core/horn';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
-import { RibbonScore, useElementWidth } from '../../ribbon/index.ts';
+import { RibbonScore, useElementSize } from '../../ribbon/index.ts';
 import { playedAt, type SettingsRecord, type TakeRecord } from '../../storage/index.ts';
 import { useHeadline } from '../../listing/index.ts';
 import { extentText, familyName } from '../../notation/index.ts';
@@ -55,7 +55,7 @@ export function FamilyView(props: FamilyViewProps) {
   const { family, horn, read, settings, last } = props;
   const { naming, hornId } = settings;
   const { t } = useTranslation();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const [all, setAll] = useState(false);
   const headline = useHeadline(last ? [last] : [], naming);
   const exercise = read?.exercise ?? null;

@@ -12,7 +12,7 @@ import {
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
-import { useElementWidth } from '../../ribbon/index.ts';
+import { useElementSize } from '../../ribbon/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { extentText } from '../../notation/index.ts';
 import { ActionButton, Choice, NumberField, Select } from '../../ui/index.ts';
@@ -34,7 +34,7 @@ const MOST_OCTAVES = 3;
 /** A score that was brought in: which part and bars, as what, for this horn. Loaded when it is first needed. */
 export default function ScorePanel({ score, horn, settings, onKeep, onLeave }: ScorePanelProps) {
   const { t } = useTranslation();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const startOf = (part: number): ScoreChoice => ({
     part,
     fromBar: 0,
@@ -96,9 +96,10 @@ export default function ScorePanel({ score, horn, settings, onKeep, onLeave }: S
           label={t('score.octaves')}
           less={t('score.down')}
           more={t('score.up')}
-          onLess={() => set({ octaves: Math.max(-MOST_OCTAVES, choice.octaves - 1) })}
-          onMore={() => set({ octaves: Math.min(MOST_OCTAVES, choice.octaves + 1) })}
-          shown={`${choice.octaves > 0 ? '+' : ''}${choice.octaves}`}
+          value={choice.octaves}
+          min={-MOST_OCTAVES}
+          max={MOST_OCTAVES}
+          onChange={(octaves) => set({ octaves })}
         />
       </Flex>
       {!made && <Box mt="3">{t('score.noNotes')}</Box>}

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { dueCautions, type Caution, type Exercise } from '@inner-hum/core/exercise';
-import { useMemo } from 'react';
+import { useEffect, useEffectEvent, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { changeSettings } from '../../storage/index.ts';
 import { ActionButton } from '../../ui/index.ts';
@@ -8,12 +8,23 @@ import { ActionButton } from '../../ui/index.ts';
 interface CautionLineProps {
   exercise: Exercise;
   readAt: Partial<Record<Caution, number>>;
+  /** Whoever plays has seen what stood there. */
+  playing: boolean;
 }
 
 /** Cautions that this exercise calls for and that are still to be read: calmly, once, those of ear and throat once a day. */
-export function CautionLine({ exercise, readAt }: CautionLineProps) {
+export function CautionLine({ exercise, readAt, playing }: CautionLineProps) {
   const { t } = useTranslation();
   const unread = useMemo(() => dueCautions(exercise, readAt, Date.now()), [exercise, readAt]);
+  const read = () => {
+    const now = Date.now();
+    const seen = Object.fromEntries(unread.map((name) => [name, now]));
+    if (unread.length > 0) void changeSettings({ cautionsReadAt: { ...readAt, ...seen } });
+  };
+  const readByPlaying = useEffectEvent(read);
+  useEffect(() => {
+    if (playing) readByPlaying();
+  }, [playing]);
   if (unread.length === 0) return null;
   return (
     <Flex
@@ -26,23 +37,14 @@ export function CautionLine({ exercise, readAt }: CautionLineProps) {
       borderLeftColor="brass"
       pl="4"
       py="1"
-      mb="2"
-      wrap={{ base: 'wrap', md: 'nowrap' }}
+      wrap="nowrap"
     >
       <Box as="ul" flex="1">
         {unread.map((name) => (
           <li key={name}>{t(`care.${name}`)}</li>
         ))}
       </Box>
-      <ActionButton
-        onClick={() => {
-          const now = Date.now();
-          const read = Object.fromEntries(unread.map((name) => [name, now]));
-          void changeSettings({ cautionsReadAt: { ...readAt, ...read } });
-        }}
-      >
-        {t('caution.read')}
-      </ActionButton>
+      <ActionButton onClick={read}>{t('caution.read')}</ActionButton>
     </Flex>
   );
 }

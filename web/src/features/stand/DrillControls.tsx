@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Choices, Exercise, Family, OptionName, Options } from '@inner-hum/core/exercise';
 import type { TempoProposal } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
@@ -6,6 +6,7 @@ import type { VisitPhase } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionLink, OptionFields } from '../../ui/index.ts';
 import { BudgetLine } from './BudgetLine.tsx';
+import { StandControls } from './StandControls.tsx';
 import { StartLine } from './StartLine.tsx';
 import { WaitsLine } from './WaitsLine.tsx';
 
@@ -18,7 +19,16 @@ const AT_THE_STAND: readonly OptionName[] = [
   'key',
   'end',
   'form',
+  'partial',
+  'widest',
+  'climb',
+  'bend',
   'pull',
+  'beats',
+  'tries',
+  'minutes',
+  'from',
+  'loud',
   'tempoBpm',
   'start',
   'rounds',
@@ -49,8 +59,8 @@ export function DrillControls(props: DrillControlsProps) {
   const { family, options, choices, exercise, settings, phase, paused, waits, budget } = props;
   const { t } = useTranslation();
   return (
-    <Box>
-      <Flex columnGap="7" wrap="wrap" alignItems="flex-start">
+    <StandControls
+      start={
         <StartLine
           exercise={exercise}
           settings={settings}
@@ -59,25 +69,36 @@ export function DrillControls(props: DrillControlsProps) {
           offerCalibration={props.offerCalibration}
           onPrimary={props.onPrimary}
         />
-        {waits && <WaitsLine />}
-        <BudgetLine exercise={exercise} budget={budget} onTake={(tempoBpm) => props.onChange({ tempoBpm })} />
-      </Flex>
-      <Flex columnGap={{ base: '5', md: '7' }} rowGap="3" wrap="wrap" alignItems="flex-start">
-        <OptionFields
-          options={options}
-          choices={choices}
-          naming={settings.naming}
-          hornId={settings.hornId}
-          only={exercise.start === 'ownTime' ? IN_OWN_TIME : AT_THE_STAND}
-          onChange={props.onChange}
-        />
-        <Box flex="1" minW="column" color="muted" fontSize="medium" pt="4">
-          {t(`familyPurpose.${family.id}`)}{' '}
-          <ActionLink look="plain" to={props.shelfAddress}>
-            {t('drill.allChoices')}
-          </ActionLink>
-        </Box>
-      </Flex>
-    </Box>
+      }
+      notes={
+        <>
+          {waits && <WaitsLine />}
+          <BudgetLine
+            exercise={exercise}
+            budget={budget}
+            onTake={(tempoBpm) => props.onChange({ tempoBpm })}
+          />
+        </>
+      }
+      fields={
+        <>
+          <OptionFields
+            options={options}
+            choices={choices}
+            naming={settings.naming}
+            hornId={settings.hornId}
+            only={exercise.start === 'ownTime' ? IN_OWN_TIME : AT_THE_STAND}
+            tapKey={settings.singleKeys ? settings.keys.tap : null}
+            onChange={props.onChange}
+          />
+          <Box flex="1" minW="column" color="muted" fontSize="small" pt="2">
+            {t(`familyPurpose.${family.id}`)}{' '}
+            <ActionLink look="plain" to={props.shelfAddress}>
+              {t('drill.allChoices')}
+            </ActionLink>
+          </Box>
+        </>
+      }
+    />
   );
 }

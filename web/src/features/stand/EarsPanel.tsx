@@ -2,8 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { writtenMidi } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { NoteGlyph } from '../../notation/index.ts';
-import { Choice, NumberField } from '../../ui/index.ts';
+import { Choice, NoteField, NumberField } from '../../ui/index.ts';
 
 interface EarsPanelProps {
   settings: SettingsRecord;
@@ -30,9 +29,8 @@ export function EarsPanel({ settings, onChange }: EarsPanelProps) {
   const silent =
     SILENT_NAMES.find((name) => JSON.stringify(SILENT[name]) === JSON.stringify(silentBars)) ?? 'never';
   const setDrone = (change: Partial<typeof drone>) => onChange({ drone: { ...drone, ...change } });
-  const setClicks = (clicks: number) => onChange({ subdivision: Math.max(1, Math.min(MOST_CLICKS, clicks)) });
   // One step under the lowest note stands "the note played".
-  const setNote = (midi: number) => setDrone({ midi: midi < LOWEST ? null : Math.min(HIGHEST, midi) });
+  const setNote = (midi: number) => setDrone({ midi: midi < LOWEST ? null : midi });
   return (
     <Box as="details" mt="5">
       <Box as="summary" minH="touch" display="list-item" pt="2" cursor="pointer" fontSize="medium">
@@ -43,17 +41,19 @@ export function EarsPanel({ settings, onChange }: EarsPanelProps) {
           label={t('ears.beatsPerBar')}
           less={t('ears.fewerBeats')}
           more={t('ears.moreBeats')}
-          onLess={() => onChange({ beatsPerBar: Math.max(1, beatsPerBar - 1) })}
-          onMore={() => onChange({ beatsPerBar: Math.min(MOST_BEATS, beatsPerBar + 1) })}
-          shown={String(beatsPerBar)}
+          value={beatsPerBar}
+          min={1}
+          max={MOST_BEATS}
+          onChange={(beats) => onChange({ beatsPerBar: beats })}
         />
         <NumberField
           label={t('ears.subdivision')}
           less={t('ears.fewer')}
           more={t('ears.moreClicks')}
-          onLess={() => setClicks(subdivision - 1)}
-          onMore={() => setClicks(subdivision + 1)}
-          shown={String(subdivision)}
+          value={subdivision}
+          min={1}
+          max={MOST_CLICKS}
+          onChange={(clicks) => onChange({ subdivision: clicks })}
         />
         <Choice
           legend={t('ears.accent')}
@@ -77,15 +77,16 @@ export function EarsPanel({ settings, onChange }: EarsPanelProps) {
         )}
       </Flex>
       <Flex columnGap="7" rowGap="4" wrap="wrap" alignItems="flex-start" mt="4">
-        <NumberField
+        <NoteField
           label={t('ears.note')}
           less={t('ears.noteDown')}
           more={t('ears.noteUp')}
-          onLess={() => setNote((drone.midi ?? LOWEST) - 1)}
-          onMore={() => setNote(drone.midi === null ? FIRST_DRONE : drone.midi + 1)}
-          shown={
-            drone.midi === null ? t('ears.played') : <NoteGlyph midi={drone.midi} naming={naming} octave />
-          }
+          midi={drone.midi ?? LOWEST - 1}
+          min={LOWEST - 1}
+          max={HIGHEST}
+          naming={naming}
+          none={drone.midi === null ? t('ears.played') : undefined}
+          onChange={(midi) => setNote(drone.midi === null ? FIRST_DRONE : midi)}
         />
         <Choice
           legend={t('ears.tuning')}

@@ -1,17 +1,17 @@
-import { useEffect, useEffectEvent, useState } from 'react';
+import { use, useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDispatch, useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { changeSettings, DEFAULT_SETTINGS } from '../../storage/index.ts';
 import { FreeDeskView } from './FreeDeskView.tsx';
 import { minuteKept, type SessionStore, useSetup, useSession } from '../../session/index.ts';
-import { nextTempo } from '../../ui/index.ts';
 import { playersHorn } from '../../addresses/index.ts';
 import { useHeardNote } from './useHeardNote.ts';
 import { useSurprise } from './useSurprise.ts';
 import { useClick } from './useClick.ts';
 import { useStandKeys } from './useStandKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
+import { ListenForNote } from '../../ui/index.ts';
 import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 
 /** The Stand without an exercise: tuner, level and metronome at once, with nothing to set up. */
@@ -35,7 +35,10 @@ export function Component() {
   const goFree = useEffectEvent(() => {
     if (setup) session.goFree(setup);
   });
-  useEffect(() => goFree(), [session, inputKey]);
+  const { isOn: listens } = use(ListenForNote);
+  useEffect(() => {
+    if (!listens) goFree();
+  }, [session, inputKey, listens]);
   useEffect(() => () => session.leave(), [session]);
 
   const settings = setup?.settings ?? null;
@@ -79,7 +82,7 @@ export function Component() {
       }}
       onSource={(source) => void changeSettings({ source })}
       onClick={setClick}
-      onTempo={(step) => setTempo(nextTempo(setup.settings.tempoBpm, step))}
+      onTempo={setTempo}
       onDrone={setDrone}
       onEars={(change) => void changeSettings(change)}
       onKeep={() => void session.keepLastMinute()}

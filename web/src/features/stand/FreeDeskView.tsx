@@ -7,7 +7,8 @@ import {
   ActionLink,
   Choice,
   Key,
-  NumberField,
+  PedalKeys,
+  TempoField,
   RoomHelp,
   useNarrow,
   usePageTitle,
@@ -20,6 +21,7 @@ import { type VisitPhase, type SessionSetup, Troubles } from '../../session/inde
 import { SurpriseLine } from './SurpriseLine.tsx';
 import type { SurpriseState } from './useSurprise.ts';
 import type { HeardNote } from './useHeardNote.ts';
+import { FASTEST_BPM, SLOWEST_BPM } from './tempoRange.ts';
 
 interface FreeDeskViewProps {
   setup: SessionSetup;
@@ -34,7 +36,7 @@ interface FreeDeskViewProps {
   onRetry(): void;
   onSource(source: SettingsRecord['source']): void;
   onClick(click: SettingsRecord['click']): void;
-  onTempo(step: 1 | -1): void;
+  onTempo(tempoBpm: number): void;
   onKeep(): void;
   onDrone(on: boolean): void;
   onEars(change: Partial<SettingsRecord>): void;
@@ -58,111 +60,112 @@ export function FreeDeskView(props: FreeDeskViewProps) {
   const side = heard && (Math.abs(heard.cents) < 3 ? 'true' : heard.cents > 0 ? 'sharp' : 'flat');
   const key = (name: keyof SettingsRecord['keys']) => (settings.singleKeys ? settings.keys[name] : undefined);
   return (
-    <Box maxW="page">
-      <Troubles onRetry={props.onRetry} onSimulated={() => props.onSource('standIn')} />
-      <Flex
-        alignItems="center"
-        gap={{ base: '5', md: '9' }}
-        h={{ base: 'deskNoteSmall', md: 'deskNote' }}
-        wrap="nowrap"
-      >
-        {shown !== null && (
-          <Box
-            fontFamily="heading"
-            fontSize={{ base: 'note', md: 'desk' }}
-            lineHeight="1"
-            minW={{ base: 'field', md: 'deskName' }}
-            data-testid="heard-note"
-          >
-            <NoteGlyph midi={shown} naming={settings.naming} octave />
-          </Box>
-        )}
-        {called === null && heard && side ? (
-          <Box>
+    <PedalKeys value>
+      <Box maxW="page">
+        <Troubles onRetry={props.onRetry} onSimulated={() => props.onSource('standIn')} />
+        <Flex
+          alignItems="center"
+          gap={{ base: '5', md: '9' }}
+          h={{ base: 'deskNoteSmall', md: 'deskNote' }}
+          wrap="nowrap"
+        >
+          {shown !== null && (
             <Box
-              fontSize={{ base: 'title', md: 'next' }}
-              lineHeight="1.1"
-              color={side === 'true' ? 'ink' : 'copper'}
+              fontFamily="heading"
+              fontSize={{ base: 'note', md: 'desk' }}
+              lineHeight="1"
+              minW={{ base: 'field', md: 'deskName' }}
+              data-testid="heard-note"
             >
-              {side === 'true' ? t('free.true') : t(`free.${side}`, { count: Math.abs(heard.cents) })}
+              <NoteGlyph midi={shown} naming={settings.naming} octave />
             </Box>
-            <Box fontFamily="marks" fontStyle="italic" fontWeight="700" fontSize="display">
-              {heard.mark}
-            </Box>
-          </Box>
-        ) : (
-          <Box color="muted" fontFamily="heading" fontSize={{ base: 'title', md: 'next' }} lineHeight="1.2">
-            {called !== null
-              ? t('surprise.drop')
-              : t(phase === 'free' ? 'free.silent' : phase === 'opening' ? 'free.opening' : 'free.off')}
-          </Box>
-        )}
-      </Flex>
-      {surprise && <SurpriseLine surprise={surprise} lowest={horn.lowest} naming={settings.naming} />}
-      <LiveTape
-        a4Hz={settings.a4Hz}
-        scale={scale}
-        height={narrow ? NARROW_TAPE_HEIGHT : TAPE_HEIGHT}
-        label={tapeLabel}
-      />
-      <Flex gap={{ base: '5', md: '8' }} mt="6" wrap="wrap" alignItems="flex-end">
-        <NumberField
-          label={t('free.tempo')}
-          less={t('free.slower')}
-          more={t('free.faster')}
-          onLess={() => props.onTempo(-1)}
-          onMore={() => props.onTempo(1)}
-          shown={t('free.bpm', { tempo: settings.tempoBpm })}
-        />
-        <BeatLamp shown={settings.click === 'seen' || settings.click === 'both'} />
-        <Choice
-          legend={key('click') ? t('free.clickWithKey', { key: key('click') ?? '' }) : t('free.click')}
-          value={settings.click}
-          onChange={props.onClick}
-          options={(['off', 'seen', 'heard', 'both'] as const).map((value) => ({
-            value,
-            label: t(`click.${value}`),
-          }))}
-        />
-        <Choice
-          legend={t('free.input')}
-          value={settings.source}
-          onChange={props.onSource}
-          options={(['microphone', 'standIn'] as const).map((value) => ({
-            value,
-            label: t(`source.${value}`),
-          }))}
-        />
-      </Flex>
-      <RoomHelp topic="stand">
-        {(help) => (
-          <Flex gap="6" mt="7" mb="4" wrap="wrap" alignItems="center">
-            <ActionLink look="main" to="/stand/swell">
-              {t('free.swell')}
-            </ActionLink>
-            <ActionLink to="/shelf">{t('drill.toShelf')}</ActionLink>
-            <ActionButton onClick={props.onKeep}>
-              {t('free.keep')} {key('keep') && <Key>{key('keep') ?? ''}</Key>}
-            </ActionButton>
-            <ActionButton onClick={() => props.onDrone(!settings.drone.on)}>
-              {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}{' '}
-              {key('drone') && <Key>{key('drone') ?? ''}</Key>}
-            </ActionButton>
-            <ActionButton onClick={props.onSurprise}>
-              {t('surprise.button', { state: t(surprise ? 'ears.on' : 'ears.off') })}
-            </ActionButton>
-            {help}
-            {keptTakeId && (
-              <Box role="status">
-                <ActionLink look="plain" to={`/takes/${keptTakeId}`} onClick={onKeptSeen}>
-                  {t('free.kept')}
-                </ActionLink>
+          )}
+          {called === null && heard && side ? (
+            <Box>
+              <Box
+                fontSize={{ base: 'title', md: 'next' }}
+                lineHeight="1.1"
+                color={side === 'true' ? 'ink' : 'copper'}
+              >
+                {side === 'true' ? t('free.true') : t(`free.${side}`, { count: Math.abs(heard.cents) })}
               </Box>
-            )}
-          </Flex>
-        )}
-      </RoomHelp>
-      <EarsPanel settings={settings} onChange={props.onEars} />
-    </Box>
+              <Box fontFamily="marks" fontStyle="italic" fontWeight="700" fontSize="display">
+                {heard.mark}
+              </Box>
+            </Box>
+          ) : (
+            <Box color="muted" fontFamily="heading" fontSize={{ base: 'title', md: 'next' }} lineHeight="1.2">
+              {called !== null
+                ? t('surprise.drop')
+                : t(phase === 'free' ? 'free.silent' : phase === 'opening' ? 'free.opening' : 'free.off')}
+            </Box>
+          )}
+        </Flex>
+        {surprise && <SurpriseLine surprise={surprise} lowest={horn.lowest} naming={settings.naming} />}
+        <LiveTape
+          a4Hz={settings.a4Hz}
+          scale={scale}
+          height={narrow ? NARROW_TAPE_HEIGHT : TAPE_HEIGHT}
+          label={tapeLabel}
+        />
+        <Flex gap={{ base: '5', md: '8' }} mt="6" wrap="wrap" alignItems="flex-end">
+          <TempoField
+            tempoBpm={settings.tempoBpm}
+            min={SLOWEST_BPM}
+            max={FASTEST_BPM}
+            tapKey={key('tap') ?? null}
+            onChange={props.onTempo}
+          />
+          <BeatLamp shown={settings.click === 'seen' || settings.click === 'both'} />
+          <Choice
+            legend={key('click') ? t('free.clickWithKey', { key: key('click') ?? '' }) : t('free.click')}
+            value={settings.click}
+            onChange={props.onClick}
+            options={(['off', 'seen', 'heard', 'both'] as const).map((value) => ({
+              value,
+              label: t(`click.${value}`),
+            }))}
+          />
+          <Choice
+            legend={t('free.input')}
+            value={settings.source}
+            onChange={props.onSource}
+            options={(['microphone', 'standIn'] as const).map((value) => ({
+              value,
+              label: t(`source.${value}`),
+            }))}
+          />
+        </Flex>
+        <RoomHelp topic="stand">
+          {(help) => (
+            <Flex gap="6" mt="7" mb="4" wrap="wrap" alignItems="center">
+              <ActionLink look="main" to="/stand/swell">
+                {t('free.swell')}
+              </ActionLink>
+              <ActionLink to="/shelf">{t('drill.toShelf')}</ActionLink>
+              <ActionButton onClick={props.onKeep}>
+                {t('free.keep')} {key('keep') && <Key>{key('keep') ?? ''}</Key>}
+              </ActionButton>
+              <ActionButton onClick={() => props.onDrone(!settings.drone.on)}>
+                {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}{' '}
+                {key('drone') && <Key>{key('drone') ?? ''}</Key>}
+              </ActionButton>
+              <ActionButton onClick={props.onSurprise}>
+                {t('surprise.button', { state: t(surprise ? 'ears.on' : 'ears.off') })}
+              </ActionButton>
+              {help}
+              {keptTakeId && (
+                <Box role="status">
+                  <ActionLink look="plain" to={`/takes/${keptTakeId}`} onClick={onKeptSeen}>
+                    {t('free.kept')}
+                  </ActionLink>
+                </Box>
+              )}
+            </Flex>
+          )}
+        </RoomHelp>
+        <EarsPanel settings={settings} onChange={props.onEars} />
+      </Box>
+    </PedalKeys>
   );
 }

@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { FRAME_SECONDS } from '@inner-hum/core/hearing';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -27,24 +27,14 @@ export function HeldLine() {
   }, [live]);
   if (!held) return null;
   return (
-    // On a phone it has a row of its own, under the notes.
-    <Flex
-      w={{ base: 'full', md: 'auto' }}
-      order={{ base: 1, md: 0 }}
-      direction={{ base: 'row', md: 'column' }}
-      alignItems="baseline"
-      columnGap="3"
-      lineHeight="1.15"
-      aria-hidden="true"
-      data-testid="held"
-    >
-      <Box fontSize="next" whiteSpace="nowrap">
+    <Box w={{ md: 'noteColumn' }} lineHeight="1.15" aria-hidden="true" data-testid="held">
+      <Box fontSize="beat" whiteSpace="nowrap">
         {t('line.seconds', { seconds: decimals(held.tenths / 10, 1) })}
       </Box>
       {/* Its place is kept, so that nothing jumps. */}
       <Box fontSize="large" visibility={held.isClear ? 'visible' : 'hidden'}>
         {t('drill.clear')}
       </Box>
-    </Flex>
+    </Box>
   );
 }

@@ -26,7 +26,7 @@ import {
   paintRules,
   paintStrayLabels,
   strayStarts,
-  useElementWidth,
+  useElementSize,
   useRibbonPalette,
   writtenInk,
 } from '../../ribbon/index.ts';
@@ -47,14 +47,16 @@ interface LivePageProps {
   hidden: boolean;
   naming: NoteNaming;
   beatsSeen: boolean;
-  height: number;
   label: string;
 }
 
 /** There is a take to be seen: it grows, or stands still. */
 const SHOWS_TAKE: ReadonlySet<VisitPhase> = new Set(['playing', 'judging', 'resting']);
-const BEAT_ROW = 132;
 const MARK_ROW = 44;
+const TICK_ROW = 48;
+/** Below the page, over what stands there when nothing sounds. */
+const LARGE_BEAT_ROW = 168;
+const LEAST_RIBBON = 60;
 /** A page in the player's own time has so much more room than is written; a note that is held longer grows by such steps. */
 const OWN_TIME_ROOM = 1.3;
 const GROWS_BEATS = 0.5;
@@ -64,21 +66,21 @@ const OUTLINE_STEP_SECONDS = 0.1;
 
 /** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
 export function LivePage(props: LivePageProps) {
-  const { exercise, hornId, a4Hz, scale, phase, hidden, naming, beatsSeen, height, label } = props;
+  const { exercise, hornId, a4Hz, scale, phase, hidden, naming, beatsSeen, label } = props;
   const { t } = useTranslation();
   const { live, desk, metronome } = useSession();
   const palette = useRibbonPalette();
-  const [frame, width] = useElementWidth();
+  const [frame, { width, height }] = useElementSize();
   const under = useRef<HTMLCanvasElement>(null);
   const over = useRef<HTMLCanvasElement>(null);
   const cursor = useRef<HTMLDivElement>(null);
   const isOwnTime = exercise.start === 'ownTime';
-  const beatRow = isOwnTime ? 0 : BEAT_ROW;
+  const ribbonHeight = Math.max(LEAST_RIBBON, height - MARK_ROW - (isOwnTime ? 0 : TICK_ROW));
+  const paperHeight = height + LARGE_BEAT_ROW;
 
   useEffect(() => {
-    if (!under.current || !over.current || width === 0) return;
-    const ribbonHeight = height - beatRow - MARK_ROW;
-    const back = fitCanvas(under.current, width, height);
+    if (!under.current || !over.current || width === 0 || height === 0) return;
+    const back = fitCanvas(under.current, width, paperHeight);
     const front = fitCanvas(over.current, width, ribbonHeight);
     const beat = secondsPerBeat(exercise);
     const narrow = width < 520;
@@ -184,7 +186,7 @@ export function LivePage(props: LivePageProps) {
       ]);
       if (shows === drawn) return;
       drawn = shows;
-      back.clearRect(0, 0, width, height);
+      back.clearRect(0, 0, width, paperHeight);
       const { stretches, wantedAt, bendAt, marks } = written;
       paintRules(back, page, palette, labels, bendAt);
       if (ink && strays.length > 0)
@@ -209,6 +211,7 @@ export function LivePage(props: LivePageProps) {
       if (isOwnTime) return;
       paintBeats(back, page, palette, {
         top: ribbonHeight + MARK_ROW,
+        largeTop: height,
         beats: lengthBeats(exercise),
         secondsPerBeat: beat,
         beatsPerBar: exercise.beatsPerBar,
@@ -231,10 +234,11 @@ export function LivePage(props: LivePageProps) {
     hidden,
     naming,
     beatsSeen,
-    height,
     isOwnTime,
-    beatRow,
     width,
+    height,
+    ribbonHeight,
+    paperHeight,
     palette,
     live,
     desk,
@@ -243,11 +247,11 @@ export function LivePage(props: LivePageProps) {
   ]);
 
   return (
-    <div ref={frame} role="img" aria-label={label} className="ribbon-frame" style={{ height }}>
-      <canvas ref={under} style={{ position: 'absolute', width, height }} />
-      <canvas ref={over} style={{ position: 'absolute', width, height: height - beatRow - MARK_ROW }} />
+    <div ref={frame} role="img" aria-label={label} className="ribbon-frame page-frame">
+      <canvas ref={under} style={{ position: 'absolute', width, height: paperHeight }} />
+      <canvas ref={over} style={{ position: 'absolute', width, height: ribbonHeight }} />
       {/* Moved by itself, so that its way over the page draws nothing anew. */}
-      <div ref={cursor} className="page-cursor" style={{ height: height - beatRow - MARK_ROW - 8 }} />
+      <div ref={cursor} className="page-cursor" style={{ height: Math.max(0, ribbonHeight - 8) }} />
     </div>
   );
 }

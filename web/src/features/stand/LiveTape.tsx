@@ -9,7 +9,7 @@ import {
   LABEL_FONT,
   paintInk,
   paintRules,
-  useElementWidth,
+  useElementSize,
   useRibbonPalette,
 } from '../../ribbon/index.ts';
 import { useSession } from '../../session/index.ts';
@@ -29,7 +29,7 @@ export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
   const { t } = useTranslation();
   const { live } = useSession();
   const palette = useRibbonPalette();
-  const [frame, width] = useElementWidth();
+  const [frame, { width }] = useElementSize();
   const under = useRef<HTMLCanvasElement>(null);
   const tape = useRef<HTMLCanvasElement>(null);
 

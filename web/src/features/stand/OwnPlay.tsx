@@ -1,14 +1,14 @@
-import { Box, Flex } from '@chakra-ui/react';
 import { waitsBefore, type Exercise } from '@inner-hum/core/exercise';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import type { SessionSetup } from '../../session/index.ts';
 import { exerciseName } from '../../notation/index.ts';
-import { ActionLink, nextTempo, NumberField } from '../../ui/index.ts';
+import { ActionLink, TempoField } from '../../ui/index.ts';
 import { BudgetLine } from './BudgetLine.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
 import { SheetPart } from './SheetPart.tsx';
+import { StandControls } from './StandControls.tsx';
 import { StartLine } from './StartLine.tsx';
 import { WaitsLine } from './WaitsLine.tsx';
 import { useBreathBudget } from './useBreathBudget.ts';
@@ -38,7 +38,6 @@ export function OwnPlay({ setup, exercise: written, id }: OwnPlayProps) {
   const budget = useBreathBudget(exercise, settings.source);
   const { round, phase } = play;
   const name = exerciseName(exercise, t);
-  const step = (by: 1 | -1) => setTempo(Math.max(slowest, Math.min(fastest, nextTempo(tempoBpm, by))));
   return (
     <ExerciseView
       setup={setup}
@@ -47,8 +46,8 @@ export function OwnPlay({ setup, exercise: written, id }: OwnPlayProps) {
       label={t('drill.page', { name, index: round.index + 1, count: Math.max(1, round.count) })}
       after={line !== null && <SheetPart line={line} play={play} settings={settings} />}
       controls={
-        <Box>
-          <Flex columnGap="7" wrap="wrap" alignItems="flex-start">
+        <StandControls
+          start={
             <StartLine
               exercise={exercise}
               settings={settings}
@@ -57,23 +56,28 @@ export function OwnPlay({ setup, exercise: written, id }: OwnPlayProps) {
               offerCalibration={!setup.calibrated}
               onPrimary={play.onPrimary}
             />
-            {round.paused && waitsBefore(exercise, round.index) && <WaitsLine />}
-            <BudgetLine exercise={exercise} budget={budget} onTake={setTempo} />
-          </Flex>
-          <Flex columnGap="7" rowGap="3" wrap="wrap" alignItems="flex-end">
-            <NumberField
-              label={t('free.tempo')}
-              less={t('free.slower')}
-              more={t('free.faster')}
-              onLess={() => step(-1)}
-              onMore={() => step(1)}
-              shown={String(tempoBpm)}
-            />
-            <ActionLink look="plain" to={`/shelf/own/${id}`}>
-              {t('drill.changeOwn')}
-            </ActionLink>
-          </Flex>
-        </Box>
+          }
+          notes={
+            <>
+              {round.paused && waitsBefore(exercise, round.index) && <WaitsLine />}
+              <BudgetLine exercise={exercise} budget={budget} onTake={setTempo} />
+            </>
+          }
+          fields={
+            <>
+              <TempoField
+                tempoBpm={tempoBpm}
+                min={slowest}
+                max={fastest}
+                tapKey={settings.singleKeys ? settings.keys.tap : null}
+                onChange={setTempo}
+              />
+              <ActionLink look="plain" alignSelf="flex-end" to={`/shelf/own/${id}`}>
+                {t('drill.changeOwn')}
+              </ActionLink>
+            </>
+          }
+        />
       }
     />
   );

@@ -34,13 +34,19 @@ export function StartLine(props: StartLineProps) {
         ? 'swell.simulatedPlays'
         : 'swell.countIn';
   return (
-    <Flex gap="5" alignItems="center" wrap="wrap" mb="4">
+    <Flex columnGap="5" rowGap="2" alignItems="center" wrap="wrap">
       {byButton ? (
-        <ActionButton look="main" onClick={onPrimary} disabled={phase === 'opening'}>
+        <ActionButton
+          look="main"
+          lineHeight="1.2"
+          px={{ md: '4' }}
+          onClick={onPrimary}
+          disabled={phase === 'opening'}
+        >
           {t(said)}
         </ActionButton>
       ) : (
-        <Box fontFamily="heading" fontSize={{ base: 'title', md: 'display' }} lineHeight="1.2">
+        <Box fontFamily="heading" fontSize="title" lineHeight="1.2">
           <Trans
             i18nKey="swell.playToBegin"
             components={{ note: <NoteGlyph midi={note ?? 0} naming={settings.naming} /> }}

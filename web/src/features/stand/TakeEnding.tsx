@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Pace } from '@inner-hum/core/exercise';
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { EndedRoundHeadline, TakeHeadline } from '../../listing/index.ts';
 import { CallWords } from '../../notation/index.ts';
@@ -13,35 +14,41 @@ interface TakeEndingProps {
   settings: SettingsRecord;
   play: ExercisePlay;
   take: TakeRecord;
+  /** What comes after all of it is played. */
+  after: ReactNode;
 }
 
 /** How it was, and what comes next: the call first, where the take was a blind one. */
-export function TakeEnding({ settings, play, take }: TakeEndingProps) {
+export function TakeEnding({ settings, play, take, after }: TakeEndingProps) {
   const { t } = useTranslation();
   const { round, phrase, asks } = play;
   const isRound = round.count > 1;
   const key = (name: 'pause' | 'skip') => settings.singleKeys && <Key>{settings.keys[name]}</Key>;
   return (
-    <Flex gap="7" alignItems="flex-start" wrap={{ base: 'wrap', md: 'nowrap' }}>
+    <Flex h="full" gap="7" direction={{ base: 'column', md: 'row' }}>
       {round.restUntil !== null && (
         <Box flexShrink="0" w={{ md: 'noteColumn' }}>
           <RestCount until={round.restUntil} />
         </Box>
       )}
-      <Box flex="1" minW="0">
-        {asks ? (
-          <CallIt ends={asks} onCall={play.onCall} onShow={play.onShow} />
-        ) : (
-          <Box role="status" maxW="page">
-            {take.call && take.analysis && <CallWords call={take.call} measures={take.analysis.measures} />}
-            {isRound && round.over && round.id ? (
-              <EndedRoundHeadline roundId={round.id} take={take} naming={settings.naming} />
-            ) : (
-              <TakeHeadline take={take} naming={settings.naming} />
-            )}
-          </Box>
-        )}
-        <Flex gap="5" mt="3" wrap="wrap" alignItems="center">
+      <Flex flex="1" minW="0" minH="0" direction="column" gap="3">
+        {after}
+        <Box flexShrink="1" minH="0" overflowY="auto">
+          {asks ? (
+            <CallIt ends={asks} onCall={play.onCall} onShow={play.onShow} />
+          ) : (
+            <Box role="status" maxW="page">
+              {take.call && take.analysis && <CallWords call={take.call} measures={take.analysis.measures} />}
+              {isRound && round.over && round.id ? (
+                <EndedRoundHeadline roundId={round.id} take={take} naming={settings.naming} />
+              ) : (
+                <TakeHeadline take={take} naming={settings.naming} />
+              )}
+            </Box>
+          )}
+        </Box>
+        {/* What to press keeps its place, however much there is to say. */}
+        <Flex columnGap="5" rowGap="1" wrap="wrap" alignItems="center" flexShrink="0">
           {!isRound && !asks && <Box fontSize="medium">{t(againHint(phrase.start, settings))}</Box>}
           {round.over && round.id && (
             <ActionLink look="main" to={`/takes/round/${round.id}`}>
@@ -72,7 +79,7 @@ export function TakeEnding({ settings, play, take }: TakeEndingProps) {
             </ActionLink>
           )}
         </Flex>
-      </Box>
+      </Flex>
     </Flex>
   );
 }

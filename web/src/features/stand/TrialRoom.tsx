@@ -7,6 +7,7 @@ import { useSetup, type SessionSetup } from '../../session/index.ts';
 import { readTrial, trialAddress, type TrialRecord } from '../../storage/index.ts';
 import { ActionLink } from '../../ui/index.ts';
 import { ExerciseView } from './ExerciseView.tsx';
+import { StandControls } from './StandControls.tsx';
 import { StartLine } from './StartLine.tsx';
 import { useExercise } from './useExercise.ts';
 
@@ -44,13 +45,17 @@ function TrialPlay({ setup, trial }: { setup: SessionSetup; trial: TrialRecord }
         round.over && <ActionLink to="/logbook/trials">{t('trial.toResult')}</ActionLink>
       }
       controls={
-        <StartLine
-          exercise={exercise}
-          settings={settings}
-          phase={phase}
-          paused={round.paused}
-          offerCalibration={!setup.calibrated}
-          onPrimary={play.onPrimary}
+        <StandControls
+          start={
+            <StartLine
+              exercise={exercise}
+              settings={settings}
+              phase={phase}
+              paused={round.paused}
+              offerCalibration={!setup.calibrated}
+              onPrimary={play.onPrimary}
+            />
+          }
         />
       }
     />

@@ -1,7 +1,9 @@
 import type { RibbonLayout, RibbonPalette } from '../../ribbon/index.ts';
 
 export interface BeatRow {
+  /** Where the row of small ticks begins, and where the large beat below it. */
   top: number;
+  largeTop: number;
   beats: number;
   secondsPerBeat: number;
   beatsPerBar: number;
@@ -13,17 +15,21 @@ export interface BeatRow {
   running: boolean;
 }
 
-const SMALL_FONT = '22px "Atkinson Hyperlegible Next Variable", sans-serif';
-const BIG_FONT = '700 72px "Atkinson Hyperlegible Next Variable", sans-serif';
+const FAMILY = '"Atkinson Hyperlegible Next Variable", sans-serif';
+const SMALL_FONT = `20px ${FAMILY}`;
+const LARGE_FONT = `700 96px ${FAMILY}`;
+const COUNT_FONT = `700 120px ${FAMILY}`;
+const TICK_PX = 16;
+const LARGE_TICK_PX = 40;
 
-/** The beats under the hairpin: past ones pale, the present one tall, its number readable from two metres. */
+/** The beats under the hairpin, always there; while the pulse runs, the present one stands large below its tick, readable from two metres. */
 export function paintBeats(
   ctx: CanvasRenderingContext2D,
   layout: RibbonLayout,
   palette: RibbonPalette,
   row: BeatRow,
 ): void {
-  const { top, beats, secondsPerBeat, beatsPerBar, beatNow, leadBeats, counting, running } = row;
+  const { top, largeTop, beats, secondsPerBeat, beatsPerBar, beatNow, leadBeats, counting, running } = row;
   const inExercise = beatNow !== null && (running || counting) ? beatNow - leadBeats : null;
   // A counted take begins a beat before its first: the count goes on to its end.
   const isCount = counting || (running && inExercise !== null && inExercise < 0);
@@ -36,21 +42,32 @@ export function paintBeats(
   const every = spacing < 30 ? beatsPerBar : 1;
   for (let beat = 0; beat < beats; beat++) {
     const x = layout.xAt(beat * secondsPerBeat) + 9;
-    const here = current === beat;
     const past = current !== null && beat < current;
-    ctx.strokeStyle = here ? palette.brass : palette.ink;
+    ctx.strokeStyle = palette.ink;
     ctx.globalAlpha = past ? 0.28 : 1;
-    ctx.lineWidth = here ? 16 : 6;
+    ctx.lineWidth = 4;
     ctx.beginPath();
-    ctx.moveTo(x, top + (here ? 0 : 14));
-    ctx.lineTo(x, top + 44);
+    ctx.moveTo(x, top + 2);
+    ctx.lineTo(x, top + TICK_PX);
     ctx.stroke();
-    if (here || beat % every === 0) {
-      ctx.font = here ? BIG_FONT : SMALL_FONT;
-      ctx.fillStyle = here ? palette.ink : palette.muted;
+    const number = String((beat % beatsPerBar) + 1);
+    if (beat % every === 0) {
+      ctx.font = SMALL_FONT;
+      ctx.fillStyle = palette.muted;
       ctx.globalAlpha = past ? 0.6 : 1;
-      ctx.fillText(String((beat % beatsPerBar) + 1), Math.max(x, here ? 24 : 8), top + 58);
+      ctx.fillText(number, Math.max(x, 8), top + TICK_PX + 6);
     }
+    if (current !== beat) continue;
+    ctx.globalAlpha = 1;
+    ctx.strokeStyle = palette.brass;
+    ctx.lineWidth = 16;
+    ctx.beginPath();
+    ctx.moveTo(x, largeTop + 8);
+    ctx.lineTo(x, largeTop + LARGE_TICK_PX);
+    ctx.stroke();
+    ctx.font = LARGE_FONT;
+    ctx.fillStyle = palette.ink;
+    ctx.fillText(number, Math.max(x, 30), largeTop + LARGE_TICK_PX + 16);
   }
   ctx.globalAlpha = 1;
   // Before the note: the count or the tempo, in the middle of the page where the eyes are.
@@ -60,7 +77,7 @@ export function paintBeats(
     ctx.globalAlpha = Math.max(0.25, 1 - phase);
     ctx.fillStyle = palette.brass;
     if (isCount) {
-      ctx.font = BIG_FONT.replace('72px', '120px');
+      ctx.font = COUNT_FONT;
       ctx.textBaseline = 'middle';
       ctx.fillText(String(inBar + 1), (layout.left + layout.right) / 2, layout.ruleY);
     } else {

@@ -1,9 +1,10 @@
 import { phraseExercise, playedPhrases, withFingerings, type Exercise } from '@inner-hum/core/exercise';
 import { guessedEnds, type PitchGuess } from '@inner-hum/core/judge';
-import { useEffect, useEffectEvent, useMemo, useState } from 'react';
+import { use, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useSession, type SessionSetup, type SessionStore } from '../../session/index.ts';
+import { ListenForNote } from '../../ui/index.ts';
 import { changeSettings, writeCall } from '../../storage/index.ts';
 import { useClick } from './useClick.ts';
 import { useEndedTake } from './useEndedTake.ts';
@@ -46,7 +47,11 @@ export function useExercise(
     if (setup) session.arm(setup, exercise, address);
   };
   const armAnew = useEffectEvent(arm);
-  useEffect(() => armAnew(), [session, key]);
+  const { isOn: listens } = use(ListenForNote);
+  useEffect(() => {
+    // While a note is being set by playing it, nothing is begun by it.
+    if (!listens) armAnew();
+  }, [session, key, listens]);
   const { eyes, drone, subdivision, accent, silentBars } = setup?.settings ?? {};
   const adjustKey = setup && JSON.stringify([eyes, drone, subdivision, accent, silentBars, setup.scale]);
   const adjust = useEffectEvent(() => {

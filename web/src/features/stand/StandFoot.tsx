@@ -1,0 +1,61 @@
+import { Box } from '@chakra-ui/react';
+import { familyOf, notesOf, scoreOf, type Exercise } from '@inner-hum/core/exercise';
+import type { ReactNode } from 'react';
+import type { VisitPhase } from '../../session/index.ts';
+import type { SettingsRecord } from '../../storage/index.ts';
+import { ClickCount } from './ClickCount.tsx';
+import { HeldLine } from './HeldLine.tsx';
+import { IntervalFields } from './IntervalLine.tsx';
+import { TakeEnding } from './TakeEnding.tsx';
+import type { ExercisePlay } from './useExercise.ts';
+
+interface StandFootProps {
+  play: ExercisePlay;
+  phrase: Exercise;
+  phase: VisitPhase;
+  settings: SettingsRecord;
+  busy: boolean;
+  controls: ReactNode;
+  after: ReactNode;
+}
+
+/** Where the question is for how many clicks, or on which one, they are counted. */
+const countsClicks = (exercise: Exercise) => {
+  const asked = familyOf(exercise)?.headline;
+  return asked === 'beats' || notesOf(scoreOf(exercise)).some(({ item }) => item.open);
+};
+
+/** Below the ribbon, as high in every phase: what to choose before, the beats while it sounds, and then how it was. */
+export function StandFoot({ play, phrase, phase, settings, busy, controls, after }: StandFootProps) {
+  const isOwnTime = phrase.start === 'ownTime';
+  return (
+    <Box
+      h={{ base: 'standFootNarrow', md: 'standFoot' }}
+      pb="3"
+      position="relative"
+      overflowX="hidden"
+      overflowY={busy ? 'hidden' : 'auto'}
+      data-testid="stand-foot"
+    >
+      {busy && (
+        <Box position="absolute" bottom="4" left="0">
+          {isOwnTime && phase === 'playing' && <HeldLine />}
+          {!isOwnTime && phase === 'playing' && countsClicks(phrase) && <ClickCount exercise={phrase} />}
+        </Box>
+      )}
+      <Box h="full" visibility={busy ? 'hidden' : 'visible'}>
+        {play.take ? (
+          <TakeEnding settings={settings} play={play} take={play.take} after={after} />
+        ) : (
+          <>
+            {after}
+            {familyOf(phrase)?.headline === 'interval' && (
+              <IntervalFields exercise={phrase} settings={settings} />
+            )}
+            {controls}
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}

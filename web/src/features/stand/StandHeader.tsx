@@ -1,0 +1,97 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { placeInRound } from '@inner-hum/core/exercise';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { SettingsRecord } from '../../storage/index.ts';
+import { ActionButton, ActionLink, Choice, Key } from '../../ui/index.ts';
+import type { ExercisePlay } from './useExercise.ts';
+
+interface StandHeaderProps {
+  title: string;
+  aside: string;
+  play: ExercisePlay;
+  settings: SettingsRecord;
+  isOwnTime: boolean;
+}
+
+/** What is played, which phrase of it, and the switches of eyes and ears. As high in every phase. */
+export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHeaderProps) {
+  const { t } = useTranslation();
+  const { round, exercise } = play;
+  const place = useMemo(() => placeInRound(exercise, round.index), [exercise, round.index]);
+  const key = (name: keyof SettingsRecord['keys']) =>
+    settings.singleKeys ? { keyName: settings.keys[name] } : {};
+  return (
+    <Flex
+      as="header"
+      alignItems="center"
+      columnGap="6"
+      wrap={{ base: 'wrap', lg: 'nowrap' }}
+      py="1"
+      borderBottomWidth="1px"
+      borderBottomStyle="solid"
+      borderBottomColor="line"
+      whiteSpace="nowrap"
+    >
+      <Heading
+        as="h1"
+        fontFamily="heading"
+        fontSize="large"
+        flex={{ base: '1', lg: 'none' }}
+        minW="0"
+        overflow="hidden"
+        textOverflow="ellipsis"
+      >
+        {title}
+      </Heading>
+      <Box
+        display={{ base: 'none', md: 'block' }}
+        color="muted"
+        minW="0"
+        overflow="hidden"
+        textOverflow="ellipsis"
+      >
+        {aside}
+      </Box>
+      {round.count > 1 && (
+        <Box color="muted" data-testid="phrase-count">
+          {t('drill.phraseOf', { index: place.place, count: place.count })}
+        </Box>
+      )}
+      <Flex
+        order="2"
+        ml={{ lg: 'auto' }}
+        w={{ base: 'full', lg: 'auto' }}
+        columnGap={{ base: '3', md: '5' }}
+        alignItems="center"
+        justifyContent={{ base: 'space-between', md: 'flex-start' }}
+        flexShrink="0"
+      >
+        <Choice
+          legend={t('eyes.label')}
+          hideLegend
+          value={settings.eyes}
+          onChange={play.onEyes}
+          options={[
+            { value: 'watch', label: t('eyes.watch'), ...key('watch') },
+            { value: 'blind', label: t('eyes.blind'), ...key('blind') },
+          ]}
+        />
+        {!isOwnTime && (
+          <ActionButton look="plain" onClick={() => play.onClick(settings.click === 'off' ? 'both' : 'off')}>
+            {t('swell.click', { state: t(`click.${settings.click}`) })}
+            {settings.singleKeys && <Key>{settings.keys.click}</Key>}
+          </ActionButton>
+        )}
+        <ActionButton look="plain" onClick={() => play.onDrone({ on: !settings.drone.on })}>
+          {t('ears.drone', { state: t(settings.drone.on ? 'ears.on' : 'ears.off') })}
+          {settings.singleKeys && <Key>{settings.keys.drone}</Key>}
+        </ActionButton>
+      </Flex>
+      {/* On a phone beside the title, where the thumb does not start. */}
+      <ActionLink look="plain" to={play.leaveTo} order={{ base: 1, lg: 3 }}>
+        {t('swell.leave')} <Key>esc</Key>
+      </ActionLink>
+    </Flex>
+  );
+}
