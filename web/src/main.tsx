@@ -7,6 +7,7 @@ import { App } from './app/App.tsx';
 import { keepAppOffline } from './app/appUpdate.ts';
 import { createDesk } from './audio/index.ts';
 import { databaseName, isDemo } from './app/mode.ts';
+import { painted, showOpening } from './app/opening.ts';
 import { store } from './app/store.ts';
 import { createStorageMaintenance } from './housekeeping/index.ts';
 import { createSessionController, outdated, problemRaised } from './session/index.ts';
@@ -32,8 +33,10 @@ const storageKind = await openStorage(databaseName, () => store.dispatch(outdate
   return await new Promise<never>(() => undefined);
 });
 const { language, naming } = await readSettings();
+showOpening(0.3);
 await startWords(language);
 nameNotesInTexts(naming);
+showOpening(0.4);
 if (storageKind === 'memory') store.dispatch(problemRaised('storageRefused'));
 openStorageWorker(storageKind === 'memory' ? null : databaseName);
 const storageMaintenance = createStorageMaintenance({
@@ -59,8 +62,13 @@ async function tidyUp() {
 
 // Canvas text needs its faces before the first drawing; the page itself would wait for nothing.
 void document.fonts.load('italic 700 30px "Literata Variable"');
-root.textContent = isDemo ? i18next.t('app.preparingDemo') : '';
-if (isDemo) await (await import('./features/demo/loadDemo.ts')).loadDemo();
+if (isDemo) {
+  const { loadDemo } = await import('./features/demo/loadDemo.ts');
+  await loadDemo(async (share) => {
+    showOpening(0.4 + 0.55 * share, i18next.t('app.preparingDemo'));
+    await painted();
+  });
+}
 const session = createSessionController({
   client,
   createDesk: (onTrouble) => createDesk(onTrouble, async () => (await readSettings()).microphone?.id ?? null),

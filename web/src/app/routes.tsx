@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { loadMessages } from '../words/index.ts';
 import { RoomFailed } from './RoomFailed.tsx';
+import { isDemo } from './mode.ts';
 import { Doorway } from './Doorway.tsx';
 
 /** A room comes with the words of all rooms; the welcome has its own. */
@@ -25,7 +26,8 @@ export const router = createBrowserRouter([
         // Whoever is asked the first three questions does not need the rail yet.
         lazy: async () => ({ Component: (await import('./Shell.tsx')).Shell }),
         children: [
-          { index: true, element: <Navigate to="/stand" replace /> },
+          // The demo has something to show; a player's own house is entered with the horn in hand.
+          { index: true, element: <Navigate to={isDemo ? '/today' : '/stand'} replace /> },
           { path: 'today', lazy: room(() => import('../features/today/TodayRoom.tsx')) },
           { path: 'stand', lazy: room(() => import('../features/stand/FreeDeskRoom.tsx')) },
           { path: 'stand/swell', lazy: room(() => import('../features/stand/SwellRoom.tsx')) },

@@ -13,12 +13,19 @@ import { demoRows } from './demoRows.ts';
 
 const PACK = '/demo/twelve-weeks.zip';
 
-/** Fills an empty demo database with twelve weeks of an invented player. Does nothing twice. Throws where the file is not there. */
-export async function loadDemo(): Promise<void> {
+/**
+ * Fills an empty demo database with twelve weeks of an invented player. Does nothing twice. Throws where the file is not there. `onShare`: how far it
+ * is, 0 to 1; waited for.
+ */
+export async function loadDemo(onShare: (share: number) => Promise<void>): Promise<void> {
   if ((await readSettings()).visited || (await countTakes()) > 0) return;
+  await onShare(0);
   const response = await fetch(PACK);
   if (!response.ok) throw new Error(`${PACK} answered ${response.status}.`);
-  const pack = unpackDemo(new Uint8Array(await response.arrayBuffer()));
+  const bytes = new Uint8Array(await response.arrayBuffer());
+  await onShare(0.1);
+  const pack = unpackDemo(bytes);
+  await onShare(0.4);
   const today = new Date();
   await putMany(demoRows(pack, today));
   for (const { mouthpieceId, writtenMidi: note, fingering } of pack.settled)

@@ -24,6 +24,9 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
   const minutes = MINUTES.find((value) => value === String(settings.minutes)) ?? 'later';
   return (
     <Box as="main" maxW="page" mx="auto" px={{ base: '4', md: '8' }} py="7">
+      <Box fontSize="medium" maxW="page" mb="4">
+        {t('welcome.what')}
+      </Box>
       <Heading as="h1" fontFamily="heading" fontSize={{ base: 'title', md: 'display' }}>
         {t('welcome.title')}
       </Heading>
