@@ -25,6 +25,41 @@ export default defineConfig({
         display: 'standalone',
         background_color: '#F7F3EA',
         theme_color: '#F7F3EA',
+        // Files that the system opens with the app, or shares with it, go the way of those that are dropped.
+        file_handlers: [
+          {
+            action: '/',
+            accept: {
+              'application/json': ['.json'],
+              'application/vnd.recordare.musicxml+xml': ['.musicxml', '.xml'],
+              'application/vnd.recordare.musicxml': ['.mxl'],
+              'audio/midi': ['.mid', '.midi'],
+              'audio/*': ['.wav', '.flac', '.mp3', '.ogg', '.opus', '.m4a'],
+              'application/zip': ['.zip'],
+            },
+          },
+        ],
+        share_target: {
+          action: '/open',
+          method: 'POST',
+          enctype: 'multipart/form-data',
+          params: {
+            files: [
+              {
+                name: 'files',
+                accept: [
+                  'audio/*',
+                  'application/json',
+                  'application/zip',
+                  '.musicxml',
+                  '.mxl',
+                  '.mid',
+                  '.zip',
+                ],
+              },
+            ],
+          },
+        },
         icons: [
           { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
           { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
@@ -33,6 +68,7 @@ export default defineConfig({
         ],
       },
       workbox: {
+        importScripts: ['/share-target.js'],
         globPatterns: ['**/*.{js,css,html,svg,png,woff2,webmanifest}'],
         maximumFileSizeToCacheInBytes: 4_000_000,
         navigateFallback: '/',

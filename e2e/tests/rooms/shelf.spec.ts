@@ -121,7 +121,7 @@ test('an exercise of one’s own: written, painted, put in order, tried by the s
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(broken)),
   });
-  await expect(page.getByText(/Number 1 was left out: phrases\[0\]\.items\[0\]/)).toBeVisible();
+  await expect(page.getByText(/^Number 1 was left out: ./)).toBeVisible();
   await expect(mine).toHaveCount(3);
 });
 

@@ -4,6 +4,7 @@ import { Navigate, Outlet, useLocation } from 'react-router';
 import { readSettings } from '../storage/index.ts';
 import { nameNotesInTexts } from '../notation/index.ts';
 import { setLanguage } from '../words/index.ts';
+import { KeysPanel } from './KeysPanel.tsx';
 import { applyTheme } from './applyTheme.ts';
 
 /** Where a first visitor may go before the questions are answered. */
@@ -25,5 +26,10 @@ export function Doorway() {
   }, [language, naming]);
   if (!settings) return null;
   if (!settings.visited && !OPEN_TO_ALL.includes(pathname)) return <Navigate to="/welcome" replace />;
-  return <Outlet />;
+  return (
+    <>
+      <KeysPanel />
+      <Outlet />
+    </>
+  );
 }

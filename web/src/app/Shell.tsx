@@ -1,9 +1,24 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import {
+  ArrowUpToLine,
+  AudioLines,
+  BriefcaseBusiness,
+  ChartNoAxesColumn,
+  ChartNoAxesGantt,
+  Ellipsis,
+  LibraryBig,
+  ListChecks,
+  Music,
+  NotebookPen,
+  Search,
+  type LucideIcon,
+} from 'lucide-react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { readSettings } from '../storage/index.ts';
+import { usePrintedKey } from '../ui/index.ts';
+import { OpenedFiles } from './OpenedFiles.tsx';
 import { Notices } from './Notices.tsx';
 
 const ROOMS = [
@@ -19,6 +34,20 @@ const ROOMS = [
   'find',
 ] as const;
 type Room = (typeof ROOMS)[number];
+
+const ICONS: Record<Room, LucideIcon> = {
+  today: ListChecks,
+  stand: Music,
+  takes: AudioLines,
+  map: ChartNoAxesColumn,
+  ladder: ChartNoAxesGantt,
+  high: ArrowUpToLine,
+  shelf: LibraryBig,
+  logbook: NotebookPen,
+  case: BriefcaseBusiness,
+  find: Search,
+};
+const ICON_PX = 18;
 /** On a phone there is room for so many below; the others are behind one more place. */
 const PLACES = 4;
 
@@ -52,7 +81,7 @@ export function Shell() {
           fontFamily="heading"
           fontSize="large"
           lineHeight="1.05"
-          px="7"
+          px="4"
           pt="7"
           pb="8"
           whiteSpace="pre-line"
@@ -85,6 +114,7 @@ export function Shell() {
         pb={{ base: '9', md: '6' }}
         mb={{ base: '6', md: '0' }}
       >
+        <OpenedFiles />
         <Notices />
         <Outlet />
       </Box>
@@ -96,31 +126,41 @@ export function Shell() {
 function useFindKey() {
   const navigate = useNavigate();
   const settings = useLiveQuery(readSettings);
-  useHotkeys('slash', () => void navigate('/find'), {
-    enabled: settings?.singleKeys ?? false,
-    preventDefault: true,
-  });
+  usePrintedKey('/', () => void navigate('/find'), settings?.singleKeys ?? false);
 }
 
 function RoomLink({ room }: { room: Room }) {
   const { t } = useTranslation();
   return (
     <NavLink to={`/${room}`}>
-      {({ isActive }) => <Place isActive={isActive}>{t(`rooms.${room}`)}</Place>}
+      {({ isActive }) => (
+        <Place isActive={isActive} icon={ICONS[room]}>
+          {t(`rooms.${room}`)}
+        </Place>
+      )}
     </NavLink>
   );
 }
 
-function Place({ isActive, children }: { isActive: boolean; children: string }) {
+interface PlaceProps {
+  isActive: boolean;
+  icon: LucideIcon;
+  children: string;
+}
+
+function Place({ isActive, icon: Icon, children }: PlaceProps) {
   return (
     <chakra.span
       display="flex"
+      flexDirection={{ base: 'column', md: 'row' }}
+      columnGap="2"
+      fontSize={{ base: 'small', md: 'normal' }}
       alignItems="center"
       justifyContent={{ base: 'center', md: 'flex-start' }}
       h={{ base: 'full', md: 'touch' }}
       minH="touch"
-      pl={{ base: '2', md: '6' }}
-      pr="2"
+      pl={{ base: '0', md: '3' }}
+      pr={{ base: '0', md: '2' }}
       borderLeftWidth={{ md: '4px' }}
       borderTopWidth={{ base: '4px', md: '0' }}
       borderStyle="solid"
@@ -129,6 +169,7 @@ function Place({ isActive, children }: { isActive: boolean; children: string }) 
       fontWeight={isActive ? 700 : 400}
       whiteSpace="nowrap"
     >
+      <Icon size={ICON_PX} strokeWidth={1.5} aria-hidden="true" />
       {children}
     </chakra.span>
   );
@@ -141,7 +182,9 @@ function MorePlaces({ pathname }: { pathname: string }) {
   return (
     <chakra.details h="full" position="relative">
       <chakra.summary h="full" listStyleType="none" cursor="pointer">
-        <Place isActive={rooms.some((room) => pathname.startsWith(`/${room}`))}>{t('rooms.more')}</Place>
+        <Place isActive={rooms.some((room) => pathname.startsWith(`/${room}`))} icon={Ellipsis}>
+          {t('rooms.more')}
+        </Place>
       </chakra.summary>
       <Box
         as="ul"

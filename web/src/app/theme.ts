@@ -52,6 +52,29 @@ const globalCss: Record<string, SystemStyleObject> = {
   // Before it is engraved it takes about the room of a line, so that the page does not jump.
   '.engraving': { minHeight: '88px' },
   '.engraving svg': { display: 'block', breakInside: 'avoid', maxWidth: '100%' },
+  '@media (prefers-contrast: more)': {
+    '&:root, & .light, & .dark': {
+      '--chakra-colors-muted': 'var(--chakra-colors-ink)',
+      '--chakra-colors-line': 'var(--chakra-colors-edge)',
+      '--chakra-colors-edge': 'var(--chakra-colors-ink)',
+    },
+  },
+  // The system's own colours: an edge that is there for its room only must not be seen.
+  '@media (forced-colors: active)': {
+    '& [aria-pressed=false]': { borderColor: 'Canvas' },
+    '& [aria-pressed=true], & [aria-current=page] > span': {
+      borderColor: 'Highlight',
+      forcedColorAdjust: 'none',
+    },
+    '& nav a > span': { borderColor: 'Canvas' },
+    '& progress': { border: '1px solid CanvasText' },
+  },
+  '@media print': {
+    '& nav, & [role=status], & .page-frame': { display: 'none' },
+    '& main, & main > *': { maxWidth: 'none' },
+    '& svg, & img, & tr, & li': { breakInside: 'avoid' },
+    '& h1, & h2, & h3': { breakAfter: 'avoid' },
+  },
   '@media (prefers-reduced-motion: reduce)': {
     '& *': { animation: 'none !important', transition: 'none !important' },
   },

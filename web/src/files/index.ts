@@ -1,3 +1,4 @@
 // What is handed to the player as a file: takes and exercises.
 export { saveTake, saveUnsaved } from './saveTake.ts';
-export { saveExercises } from './saveExercises.ts';
+export { EXERCISES_NAME, EXERCISES_TYPE, exercisesFile, saveExercises } from './saveExercises.ts';
+export { filesToTake, giveFiles, ROOM_OF, useGivenFiles } from './givenFiles.ts';

@@ -1,7 +1,7 @@
 import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, downloadFile } from '../ui/index.ts';
+import { ActionButton, downloadFile, ShareButton } from '../ui/index.ts';
 import { reportPage, type Report } from './reportPage.ts';
 
 interface ReportButtonsProps {
@@ -13,15 +13,19 @@ interface ReportButtonsProps {
   hasSound: boolean;
 }
 
-/** Saves a report as one page that a teacher can open anywhere. */
+const TYPE = 'text/html';
+
+/** Saves or shares a report as one page that a teacher can open anywhere. */
 export function ReportButtons({ fileName, make, hasSound }: ReportButtonsProps) {
   const { t } = useTranslation();
   const [busy, setBusy] = useState(false);
+  const name = `${fileName}.html`;
+  const page = async (withSound: boolean) =>
+    new Blob([reportPage(await make(withSound), t('report.footer'))], { type: TYPE });
   async function save(withSound: boolean) {
     setBusy(true);
     try {
-      const page = reportPage(await make(withSound), t('report.footer'));
-      downloadFile(`${fileName}.html`, new TextEncoder().encode(page), 'text/html');
+      downloadFile(name, await page(withSound), TYPE);
     } finally {
       setBusy(false);
     }
@@ -36,6 +40,7 @@ export function ReportButtons({ fileName, make, hasSound }: ReportButtonsProps) 
           {t('report.saveSound')}
         </ActionButton>
       )}
+      <ShareButton name={name} type={TYPE} make={() => page(hasSound)} />
     </Flex>
   );
 }

@@ -113,6 +113,8 @@ export function NumberField(props: NumberFieldProps) {
   return (
     <NumberInput.Root
       unstyled
+      role="group"
+      aria-label={label}
       value={local?.text ?? (value === null ? '' : format.format(value))}
       min={min}
       max={max}

@@ -24,6 +24,7 @@ import {
   type QuarantineRecord,
 } from '../../storage/index.ts';
 import { storageWorker, proxied } from '../../workers/index.ts';
+import { useGivenFiles } from '../../files/index.ts';
 import { downloadFile } from '../../ui/index.ts';
 import type { Looked, Told } from './backupProps.ts';
 import { BackupView } from './BackupView.tsx';
@@ -51,6 +52,7 @@ export function Component() {
   const { busy, run, stop } = useStorageWork();
   const [roomLeft, askToKeep] = useRoomLeft(answer);
   const stored = storageWorker();
+  useGivenFiles('archive', (files) => void look(files));
   if (!settings || quarantine === undefined || folder === undefined || perMinute === undefined) return null;
 
   async function save() {

@@ -8,6 +8,7 @@ import type { CalibrationRecord, SettingsChange, SettingsRecord } from '../../st
 import { dateText, LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
 import { CapFields } from './CapFields.tsx';
 import { HornCheckFields } from './HornCheckFields.tsx';
+import { InstallLine } from './InstallLine.tsx';
 import { KeyFields } from './KeyFields.tsx';
 import { MicrophoneFields } from './MicrophoneFields.tsx';
 import { MouthpieceFields } from './MouthpieceFields.tsx';
@@ -127,6 +128,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
           <Flex alignItems="flex-end">
             <ActionLink to="/reading">{t('case.reading')}</ActionLink>
           </Flex>
+          <InstallLine />
         </>,
       )}
       {section(

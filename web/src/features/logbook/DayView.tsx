@@ -32,6 +32,7 @@ export function DayView({ logged, onWrite }: DayViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        keepsEnd
         title={dateText(date, 'weekdayYear')}
         end={
           <Flex gap="4" wrap="wrap">

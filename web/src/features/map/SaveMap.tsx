@@ -5,8 +5,10 @@ import { useTranslation } from 'react-i18next';
 import { pageOfElement } from '../../listing/index.ts';
 import { useRibbonPalette } from '../../ribbon/index.ts';
 import { csvStyle, readSettings } from '../../storage/index.ts';
-import { ActionButton, downloadFile } from '../../ui/index.ts';
+import { ActionButton, downloadFile, ShareButton } from '../../ui/index.ts';
 import type { HornMap } from './useHornMap.ts';
+
+const PAGE = 'text/html';
 
 interface SaveMapProps {
   data: HornMap;
@@ -41,20 +43,20 @@ export function SaveMap({ data: { horn, map, sums, mouthpiece }, soft, loud, pic
     });
     downloadFile(`${name}.csv`, new Blob([mapToCsv(notes, style)]), 'text/csv');
   }
-  function savePage() {
-    if (!picture.current) return;
+  function page(): Blob {
     const title = [t('map.title'), t(`horn.${horn.id}`), mouthpiece.name].filter(Boolean).join(' · ');
-    const page = pageOfElement(picture.current, title, paper, i18n.language);
-    downloadFile(`${name}.html`, new Blob([page]), 'text/html');
+    const html = picture.current ? pageOfElement(picture.current, title, paper, i18n.language) : '';
+    return new Blob([html], { type: PAGE });
   }
   return (
     <Flex gap="4" wrap="wrap" mt="4">
-      <ActionButton look="plain" onClick={savePage}>
+      <ActionButton look="plain" onClick={() => downloadFile(`${name}.html`, page(), PAGE)}>
         {t('map.savePage')}
       </ActionButton>
       <ActionButton look="plain" onClick={() => void saveTable()}>
         {t('map.saveCsv')}
       </ActionButton>
+      <ShareButton name={`${name}.html`} type={PAGE} make={page} />
     </Flex>
   );
 }

@@ -66,6 +66,7 @@ export function FamilyView(props: FamilyViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        keepsEnd
         title={name}
         aside={exercise ? extentText(extentOf(exercise), naming, t, shift) : ''}
         end={

@@ -4,7 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { playersHorn } from '../../addresses/index.ts';
-import { saveExercises } from '../../files/index.ts';
+import { exercisesFile, saveExercises, useGivenFiles } from '../../files/index.ts';
 import {
   addOwnExercise,
   lastTakes,
@@ -36,6 +36,7 @@ export function Component() {
   const [score, setScore] = useState<ReadScore | null>(null);
   const [scoreKey, setScoreKey] = useState(0);
   const deleted = useDeleted(own);
+  useGivenFiles('exercises', ([file]) => void bringIn(file));
   const horn = settings && playersHorn(settings);
   const entries = useMemo(() => (horn && own ? shelfEntries(own, horn) : null), [own, horn]);
   if (!settings || !horn || !entries || !own) return null;
@@ -79,6 +80,7 @@ export function Component() {
       onLeaveScore={() => setScore(null)}
       onImport={(file) => void bringIn(file)}
       onExport={() => saveExercises(own.map(({ exercise }) => exercise))}
+      toShare={() => exercisesFile(own.map(({ exercise }) => exercise))}
       onUndo={() => {
         if (deleted.id) void undoDeleteOwnExercise(deleted.id);
         deleted.forget();

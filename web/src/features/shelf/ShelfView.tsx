@@ -5,7 +5,8 @@ import type { Exercise } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import type { ReadScore } from '@inner-hum/core/scores';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
-import { ActionButton, ActionLink, FileButton, RoomHeading, UndoBar } from '../../ui/index.ts';
+import { ActionButton, ActionLink, FileButton, RoomHeading, ShareButton, UndoBar } from '../../ui/index.ts';
+import { EXERCISES_NAME, EXERCISES_TYPE } from '../../files/index.ts';
 import { ImportTold } from './ImportTold.tsx';
 import { entryTexts } from '../../listing/index.ts';
 import type { ImportAnswer } from './importExercises.ts';
@@ -32,6 +33,7 @@ interface ShelfViewProps {
   onNew(): void;
   onImport(file: File): void;
   onExport(): void;
+  toShare(): Blob;
   onKeepScore(exercise: Exercise, to: 'shelf' | 'routes'): void;
   onLeaveScore(): void;
   onUndo(): void;
@@ -70,9 +72,12 @@ export function ShelfView(props: ShelfViewProps) {
               {t('shelf.import')}
             </FileButton>
             {props.hasOwn && (
-              <ActionButton look="plain" onClick={props.onExport}>
-                {t('shelf.export')}
-              </ActionButton>
+              <>
+                <ActionButton look="plain" onClick={props.onExport}>
+                  {t('shelf.export')}
+                </ActionButton>
+                <ShareButton name={EXERCISES_NAME} type={EXERCISES_TYPE} make={props.toShare} />
+              </>
             )}
             {found.length > 0 && (
               <ActionLink look="plain" to={`/shelf/sheet?${sheet.toString()}`}>
@@ -81,6 +86,8 @@ export function ShelfView(props: ShelfViewProps) {
             )}
           </Flex>
         }
+        filters={<ShelfFilterBar filter={filter} onChange={props.onFilter} />}
+        isFiltered={found.length < entries.length}
       />
       {deletedName !== null && (
         <UndoBar text={t('shelf.deleted', { name: deletedName })} onUndo={props.onUndo} />
@@ -98,7 +105,6 @@ export function ShelfView(props: ShelfViewProps) {
           />
         </Suspense>
       )}
-      <ShelfFilterBar filter={filter} onChange={props.onFilter} />
       {found.length === 0 && <Box maxW="prose">{t(`shelf.none.${filter.shown}`)}</Box>}
       <Box as="ul">
         {drawn.map((entry) => (

@@ -1,8 +1,9 @@
 import { whyText } from '../../notation/index.ts';
-import { Box, Flex } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice, FileButton } from '../../ui/index.ts';
+import { useGivenFiles } from '../../files/index.ts';
 import { storageWorker } from '../../workers/index.ts';
 import { bringIn, MOST_MINUTES, type BroughtIn, type Whose } from './bringIn.ts';
 
@@ -14,6 +15,7 @@ export function BringIn() {
   const { t } = useTranslation();
   const [whose, setWhose] = useState<Whose>('own');
   const [answers, setAnswers] = useState<BroughtIn[]>([]);
+  const [isOpen, setOpen] = useState(false);
   const [busy, setBusy] = useState<{ done: number; of: number } | null>(null);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
@@ -38,9 +40,18 @@ export function BringIn() {
     );
     setBusy(null);
   }
+  useGivenFiles('sound', (files) => {
+    setOpen(true);
+    void take(files);
+  });
   const kept = answers.flatMap((answer) => (answer.kind === 'kept' ? answer.takeIds : []));
   return (
-    <Box as="details" mb="4" data-testid="bring-in">
+    <chakra.details
+      mb="4"
+      data-testid="bring-in"
+      open={isOpen}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
       <Box as="summary" minH="touch" cursor="pointer" display="list-item" pt="2">
         {t('takes.bringIn')}
       </Box>
@@ -88,6 +99,6 @@ export function BringIn() {
           )}
         </Box>
       )}
-    </Box>
+    </chakra.details>
   );
 }

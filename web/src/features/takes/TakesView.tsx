@@ -40,7 +40,17 @@ export function TakesView(props: TakesViewProps) {
         aside={
           isFiltered(filter) ? t('takes.countOf', { count, found }) : count > 0 && t('takes.count', { count })
         }
+        filters={
+          <>
+            {count > 0 && (
+              <TakeFilterBar choices={choices} naming={naming} filter={filter} onChange={props.onFilter} />
+            )}
+            {found > 0 && <SaveShown count={found} filter={filter} />}
+          </>
+        }
+        isFiltered={isFiltered(filter) || count === 0}
       />
+      <BringIn />
       {props.unstored && (
         <Box role="status" mb="4" bg="cane" px="4" py="2">
           {t('trouble.storageRefused')}
@@ -55,11 +65,6 @@ export function TakesView(props: TakesViewProps) {
           </ActionLink>
         </Box>
       )}
-      <BringIn />
-      {count > 0 && (
-        <TakeFilterBar choices={choices} naming={naming} filter={filter} onChange={props.onFilter} />
-      )}
-      {found > 0 && <SaveShown count={found} filter={filter} />}
       {count > 0 && found === 0 && <Box>{t('filter.nothing')}</Box>}
       {drawn.map((take, i) => (
         <Box key={take.id}>

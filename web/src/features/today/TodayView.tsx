@@ -34,6 +34,7 @@ export function TodayView(props: TodayViewProps) {
   return (
     <Box maxW="page">
       <RoomHeading
+        keepsEnd
         help="today"
         title={t('today.title')}
         aside={[dateText(sheet.plannedAt, 'weekday'), t(`horn.${horn.id}`)].join(' · ')}
