@@ -86,7 +86,7 @@ test('files dropped anywhere go to the room that takes them: an exercise, a scor
   await page.goto('/case/keeping');
   const [archive] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export everything as one file' }).click(),
+    page.getByRole('button', { name: 'Export', exact: true }).click(),
   ]);
   await page.goto('/words');
   await drop(page, [{ name: 'inner-hum.zip', type: '', bytes: readFileSync(await archive.path()) }]);

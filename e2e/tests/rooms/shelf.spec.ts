@@ -31,7 +31,7 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   await expect(page).toHaveURL(/words=in\+turn$/);
   await page.goto('/shelf?shown=favourites');
   await row.getByRole('link', { name: 'Alternating swells', exact: true }).click();
-  await page.getByRole('group', { name: 'Tempo' }).getByRole('button', { name: /more/ }).click();
+  await page.getByRole('button', { name: 'Faster' }).click();
   await expect(page).toHaveURL(/tempoBpm=/);
   await page.goto('/shelf/family/quietDescent');
   // The lowest four notes are now those of the player's range.

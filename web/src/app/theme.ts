@@ -61,10 +61,9 @@ const globalCss: Record<string, SystemStyleObject> = {
   },
   // The system's own colours: an edge that is there for its room only must not be seen.
   '@media (forced-colors: active)': {
-    '& [aria-pressed=false]': { borderColor: 'Canvas' },
+    '& [aria-pressed=false]': { borderColor: 'Canvas !important' },
     '& [aria-pressed=true], & [aria-current=page] > span': {
-      borderColor: 'Highlight',
-      forcedColorAdjust: 'none',
+      borderColor: 'Highlight !important',
     },
     '& nav a > span': { borderColor: 'Canvas' },
     '& progress': { border: '1px solid CanvasText' },

@@ -13,6 +13,8 @@ export interface ChoiceOption<Value extends string> {
 interface ChoiceProps<Value extends string> {
   legend: string;
   hideLegend?: boolean;
+  /** Its options stay side by side, whatever room there is. */
+  staysInLine?: boolean;
   options: readonly ChoiceOption<Value>[];
   value: Value;
   onChange(value: Value): void;
@@ -20,7 +22,7 @@ interface ChoiceProps<Value extends string> {
 
 /** One of a few, as words side by side; the chosen one is underlined in brass. */
 export function Choice<Value extends string>(props: ChoiceProps<Value>) {
-  const { legend, hideLegend = false, options, value, onChange } = props;
+  const { legend, hideLegend = false, staysInLine = false, options, value, onChange } = props;
   return (
     <Box as="fieldset" minW="0">
       <chakra.legend
@@ -36,7 +38,7 @@ export function Choice<Value extends string>(props: ChoiceProps<Value>) {
       >
         {legend}
       </chakra.legend>
-      <Flex gap="4" wrap={hideLegend ? 'nowrap' : 'wrap'} alignItems="center">
+      <Flex gap="4" wrap={staysInLine ? 'nowrap' : 'wrap'} alignItems="center">
         {options.map((option) => (
           <chakra.button
             key={option.value}

@@ -91,7 +91,7 @@ export function NoteField(props: NoteFieldProps) {
         )
       }
       beside={
-        <Flex>
+        <Flex gap="1">
           {props.none === undefined && max - min >= OCTAVE && (
             <>
               {small(t('builder.octaveDown'), '8vb', () => take(midi - OCTAVE), midi - OCTAVE < min)}

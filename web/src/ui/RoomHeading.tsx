@@ -60,14 +60,7 @@ function FoldedHeading({ title, aside, end, filters, isFiltered = false, button 
   return (
     <>
       <Flex alignItems="center" justifyContent="space-between" gap="3" mb="2">
-        <Heading
-          as="h1"
-          fontSize="large"
-          fontFamily="heading"
-          whiteSpace="nowrap"
-          overflow="hidden"
-          textOverflow="ellipsis"
-        >
+        <Heading as="h1" fontSize="large" fontFamily="heading">
           {title}
         </Heading>
         <ActionButton

@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { ChevronDown } from 'lucide-react';
 import { useId } from 'react';
 
 export interface SelectGroup {
@@ -28,27 +29,43 @@ export function Select({ label, value, plain, groups = [], onChange }: SelectPro
       <chakra.label htmlFor={id} display="block" color="muted" fontSize="small">
         {label}
       </chakra.label>
-      <chakra.select
-        id={id}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        minH="touch"
-        maxW="full"
-        px="3"
-        bg="paper"
-        borderWidth="1px"
-        borderStyle="solid"
-        borderColor="edge"
-        borderRadius="small"
-        cursor="pointer"
-      >
-        {plain.map(option)}
-        {groups.map((group) => (
-          <optgroup key={group.label} label={group.label}>
-            {group.options.map(option)}
-          </optgroup>
-        ))}
-      </chakra.select>
+      <Box position="relative" w="fit-content" maxW="full">
+        <chakra.select
+          id={id}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+          minH="touch"
+          maxW="full"
+          appearance="none"
+          pl="3"
+          pr="7"
+          bg="paper"
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="edge"
+          borderRadius="small"
+          cursor="pointer"
+        >
+          {plain.map(option)}
+          {groups.map((group) => (
+            <optgroup key={group.label} label={group.label}>
+              {group.options.map(option)}
+            </optgroup>
+          ))}
+        </chakra.select>
+        <Box
+          position="absolute"
+          right="2"
+          top="0"
+          h="full"
+          display="grid"
+          placeItems="center"
+          pointerEvents="none"
+          color="muted"
+        >
+          <ChevronDown size={18} aria-hidden="true" />
+        </Box>
+      </Box>
     </Box>
   );
 }

@@ -27,7 +27,7 @@ interface MapViewProps {
   onPitch(shown: 'written' | 'sounding'): void;
 }
 
-const LABELS_PX = 84;
+const LABELS_PX = 100;
 
 export function MapView(props: MapViewProps) {
   const { data, look, shift, soft, loud, onLook, onPitch } = props;

@@ -52,7 +52,14 @@ export function ExerciseView({ setup, play, title, aside, label, controls, after
   const busy = phase === 'playing' || phase === 'counting' || phase === 'judging';
   return (
     <PedalKeys value>
-      <Grid as="main" templateRows={ROWS} h="screen" px={{ base: '4', md: '7' }} data-phase={phase}>
+      <Grid
+        as="main"
+        templateColumns="minmax(0, 1fr)"
+        templateRows={ROWS}
+        h="screen"
+        px={{ base: '4', md: '7' }}
+        data-phase={phase}
+      >
         <StandHeader
           title={title}
           aside={aside ?? pace}

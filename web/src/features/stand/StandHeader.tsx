@@ -31,16 +31,13 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
       borderBottomWidth="1px"
       borderBottomStyle="solid"
       borderBottomColor="line"
-      whiteSpace="nowrap"
     >
       <Heading
         as="h1"
         fontFamily="heading"
         fontSize="large"
         flex={{ base: '1', lg: 'none' }}
-        minW="0"
-        overflow="hidden"
-        textOverflow="ellipsis"
+        whiteSpace={{ md: 'nowrap' }}
       >
         {title}
       </Heading>
@@ -49,6 +46,7 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
         color="muted"
         minW="0"
         overflow="hidden"
+        whiteSpace="nowrap"
         textOverflow="ellipsis"
       >
         {aside}
@@ -62,7 +60,10 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
         order="2"
         ml={{ lg: 'auto' }}
         w={{ base: 'full', lg: 'auto' }}
-        columnGap={{ base: '3', md: '5' }}
+        columnGap={{ base: '2', md: '5' }}
+        wrap={{ base: 'wrap', lg: 'nowrap' }}
+        fontSize={{ base: 'small', md: 'normal' }}
+        whiteSpace="nowrap"
         alignItems="center"
         justifyContent={{ base: 'space-between', md: 'flex-start' }}
         flexShrink="0"
@@ -70,6 +71,7 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
         <Choice
           legend={t('eyes.label')}
           hideLegend
+          staysInLine
           value={settings.eyes}
           onChange={play.onEyes}
           options={[

@@ -1,8 +1,8 @@
 import { encodeWav } from '@inner-hum/core/formats';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { createTakePlayer, type TakePlayer } from '../../audio/index.ts';
+import { createTakePlayer, holdMediaKeys, type TakePlayer } from '../../audio/index.ts';
 import { saveTake } from '../../files/index.ts';
 import {
   deleteTake,
@@ -67,6 +67,24 @@ export function OneTake({ take }: { take: TakeRecord }) {
     await deleteTake(take.id, Date.now());
     await navigate('/takes', { state: { deletedId: take.id } });
   }
+
+  const title = settings && takeFileName(take);
+  const keys = useRef<ReturnType<typeof holdMediaKeys> | null>(null);
+  const byKey = useEffectEvent((does: 'play' | 'pause' | number) => {
+    const here = player.current?.positionSeconds() ?? cursorSeconds ?? 0;
+    if (does === 'pause') pause();
+    else void listen(does === 'play' ? here : Math.max(0, here + does));
+  });
+  useEffect(() => {
+    if (playing && title)
+      keys.current ??= holdMediaKeys(title, {
+        play: () => byKey('play'),
+        pause: () => byKey('pause'),
+        seek: (bySeconds) => byKey(bySeconds),
+      });
+    keys.current?.show(playing);
+  }, [playing, title]);
+  useEffect(() => () => keys.current?.release(), []);
 
   if (!settings) return null;
   return (
