@@ -53,6 +53,8 @@ test('by keys alone: from the welcome to a judged round and its takes', async ({
   await page.keyboard.type('d4');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/note=62/);
+  await page.getByRole('button', { name: 'From note: D4. Press to type' }).waitFor();
+  await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('PageDown');
   await expect(page.getByRole('link', { name: 'See the round' })).toBeVisible({ timeout: 120_000 });
   await tabTo(page, 'See the round');

@@ -78,11 +78,12 @@ test('an imagined interval has its name, which can be hidden, and a line of the 
   await inPhase(page, 'armed').waitFor();
   const interval = page.getByTestId('interval');
   await expect(interval).toContainText('minor second, D 4 to E flat 4');
-  await interval.getByLabel('What you remember it by').fill('two steps of the stairs');
-  await interval.getByRole('button', { name: 'Hide the name' }).click();
+  const line = page.getByLabel('What you remember it by');
+  await line.fill('two steps of the stairs');
+  await page.getByRole('button', { name: 'Hide the name' }).click();
   await expect(interval).not.toContainText('minor second');
   await page.reload();
   await inPhase(page, 'armed').waitFor();
-  await expect(interval.getByLabel('What you remember it by')).toHaveValue('two steps of the stairs');
+  await expect(line).toHaveValue('two steps of the stairs');
   await expect(interval).not.toContainText('minor second');
 });

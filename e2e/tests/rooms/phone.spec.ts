@@ -26,6 +26,8 @@ test('a phone on the stand: first swell by touch, verdict, closer look, and back
   await page.getByRole('link', { name: 'Stand' }).tap();
   await expect(page).toHaveURL(/\/stand$/);
   await page.getByRole('link', { name: 'Takes' }).tap();
+  await expect(page.getByRole('link', { name: /^The tone as a ribbon/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Options' }).tap();
   await expect(page.getByText('1 take kept')).toBeVisible();
   // What has no place below is one tap farther.
   await page.getByText('More', { exact: true }).tap();

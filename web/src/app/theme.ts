@@ -65,7 +65,11 @@ const globalCss: Record<string, SystemStyleObject> = {
     '& [aria-pressed=true], & [aria-current=page] > span': {
       borderColor: 'Highlight !important',
     },
-    '& nav a > span': { borderColor: 'Canvas' },
+    '& nav a:not([aria-current=page]) > span, & nav summary > span': { borderColor: 'Canvas !important' },
+    '& .page-cursor, & .page-cursor::before, & .solid-line': {
+      forcedColorAdjust: 'none',
+      bg: 'CanvasText !important',
+    },
     '& progress': { border: '1px solid CanvasText' },
   },
   '@media print': {

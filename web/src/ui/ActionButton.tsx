@@ -15,7 +15,18 @@ const action = defineRecipe({
   },
   variants: {
     look: {
-      main: { bg: 'ink', color: 'paper', fontFamily: 'heading', fontSize: 'large', px: '7', py: '3' },
+      main: {
+        bg: 'ink',
+        color: 'paper',
+        fontFamily: 'heading',
+        fontSize: 'large',
+        px: '7',
+        py: '3',
+        // What is left of the button where the system's colours take its ground away.
+        borderWidth: '1px',
+        borderStyle: 'solid',
+        borderColor: 'ink',
+      },
       line: { borderWidth: '1px', borderStyle: 'solid', borderColor: 'edge', px: '4', py: '1' },
       plain: {
         px: '1',

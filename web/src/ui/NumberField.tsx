@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, NumberInput } from '@chakra-ui/react';
 import { Minus, Plus } from 'lucide-react';
-import { use, useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { use, useEffect, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { PedalKeys } from './pedalKeys.ts';
 
@@ -78,6 +78,9 @@ export function NumberField(props: NumberFieldProps) {
   } = props;
   const { t, i18n } = useTranslation();
   const isPedals = use(PedalKeys);
+  /** What stands in the input's place, where there is no input for the buttons to control. */
+  const shownId = useId();
+  const controls = shown === undefined ? undefined : shownId;
   const format = new Intl.NumberFormat(i18n.language, { maximumFractionDigits: digits, useGrouping: false });
   /** What was done here and is not yet stored. */
   const [local, setLocal] = useState<{ text: string; number: number | null } | null>(null);
@@ -155,7 +158,7 @@ export function NumberField(props: NumberFieldProps) {
         {isFocused && ` ${format.format(min)}-${format.format(max)}`}
       </Box>
       <Flex alignItems="center" gap="2">
-        <NumberInput.DecrementTrigger asChild unstyled>
+        <NumberInput.DecrementTrigger asChild unstyled aria-controls={controls}>
           <RoundButton>
             <Minus size={18} aria-hidden="true" />
           </RoundButton>
@@ -185,11 +188,11 @@ export function NumberField(props: NumberFieldProps) {
             )}
           </Flex>
         ) : (
-          <Box minW="9" textAlign="center" fontSize="large" aria-live="polite">
+          <Box id={shownId} minW="9" textAlign="center" fontSize="large" aria-live="polite">
             {shown}
           </Box>
         )}
-        <NumberInput.IncrementTrigger asChild unstyled>
+        <NumberInput.IncrementTrigger asChild unstyled aria-controls={controls}>
           <RoundButton>
             <Plus size={18} aria-hidden="true" />
           </RoundButton>

@@ -19,5 +19,7 @@ export function LevelLine() {
     paint();
     return () => cancelAnimationFrame(request);
   }, [live]);
-  return <Box ref={line} aria-hidden="true" h="2" bg="ink" mt="6" transformOrigin="left" />;
+  return (
+    <Box ref={line} className="solid-line" aria-hidden="true" h="2" bg="ink" mt="6" transformOrigin="left" />
+  );
 }

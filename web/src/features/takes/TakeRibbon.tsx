@@ -159,6 +159,7 @@ export function TakeRibbon({
       />
       {x !== null && (
         <Box
+          className="solid-line"
           position="absolute"
           top="0"
           bottom="0"
