@@ -56,6 +56,9 @@ async function expectCleanInOtherColours(page: Page) {
     document.adoptedStyleSheets.push(letters);
   });
   expect(await violations(page, { type: 'rule', values: ['color-contrast'] })).toEqual([]);
+  await page.evaluate(() => {
+    document.adoptedStyleSheets.pop();
+  });
   await page.emulateMedia({ forcedColors: 'none' });
 }
 
