@@ -121,8 +121,8 @@ export const roomTest = inOneBrowser(
 /** The demo's twelve weeks. */
 export const demoTest = inOneBrowser({ baseURL: `http://127.0.0.1:${DEMO_PORT}` }, async (page) => {
   await page.goto('/case');
-  await page.getByRole('button', { name: 'quickly' }).click({ timeout: 60_000 });
-  await page.getByRole('button', { name: 'quickly', pressed: true }).waitFor();
+  await page.getByRole('radio', { name: 'quickly' }).click({ timeout: 60_000 });
+  await page.getByRole('radio', { name: 'quickly', checked: true }).waitFor();
 });
 
 export { expect };
@@ -131,8 +131,8 @@ export { expect };
 export async function firstVisit(page: Page, source: 'microphone' | 'simulated player'): Promise<void> {
   await page.goto('/');
   await expect(page).toHaveURL(/welcome/);
-  await page.getByRole('button', { name: 'alto' }).click();
-  await page.getByRole('button', { name: source }).click();
+  await page.getByRole('radio', { name: 'alto' }).click();
+  await page.getByRole('radio', { name: source }).click();
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   await expect(page).toHaveURL(/stand\/swell/);
 }

@@ -5,7 +5,7 @@ export async function writeOwn(page: Page): Promise<void> {
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'Write your own' }).click();
   await page.getByTestId('items').waitFor();
-  await page.getByRole('button', { name: 'in my own time' }).click();
+  await page.getByRole('radio', { name: 'in my own time' }).click();
 }
 
 /** Types the name of the note that is chosen; one click. */

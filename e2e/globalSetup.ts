@@ -9,9 +9,8 @@ export default async function globalSetup({ projects }: FullConfig): Promise<voi
   const context = await browser.newContext({ baseURL });
   const page = await context.newPage();
   const choose = async (name: string) => {
-    const button = page.getByRole('button', { name, exact: true });
-    if ((await button.getAttribute('aria-pressed')) !== 'true') await button.click();
-    await page.getByRole('button', { name, exact: true, pressed: true }).waitFor();
+    await page.getByRole('radio', { name, exact: true }).click();
+    await page.getByRole('radio', { name, exact: true, checked: true }).waitFor();
   };
   const save = (path: string) => context.storageState({ path, indexedDB: true });
   await page.goto('/welcome');

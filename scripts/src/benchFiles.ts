@@ -57,7 +57,7 @@ async function visit(browser: Browser, baseURL: string): Promise<Page> {
   await context.addInitScript('globalThis.__name = (named) => named');
   const page = await context.newPage();
   await page.goto('/');
-  await page.getByRole('button', { name: 'simulated player' }).click();
+  await page.getByRole('radio', { name: 'simulated player' }).click();
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   return page;
 }

@@ -28,7 +28,7 @@ export async function measureHours(browser: Browser, baseURL: string, takes = TA
   const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
   await page.goto('/');
-  await page.getByRole('button', { name: 'simulated player' }).click();
+  await page.getByRole('radio', { name: 'simulated player' }).click();
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   await page.locator('main[data-phase="armed"]').waitFor();
   await page.goto('/stand/swell?note=67&beats=2&tempoBpm=120');

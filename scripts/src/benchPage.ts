@@ -103,11 +103,11 @@ export async function measurePage(browser: Browser, baseURL: string): Promise<Pa
   await context.addInitScript(installProbe);
   const page = await context.newPage();
   await page.goto('/');
-  await page.getByRole('button', { name: 'simulated player' }).click();
+  await page.getByRole('radio', { name: 'simulated player' }).click();
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   await page.locator('main[data-phase="armed"]').waitFor();
   await page.goto('/case');
-  await page.getByRole('button', { name: 'airily' }).click();
+  await page.getByRole('radio', { name: 'airily' }).click();
   const plain = await playSwell(page, 1);
   const throttled = await playSwell(page, 4);
   await context.close();

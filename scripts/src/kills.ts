@@ -134,7 +134,7 @@ async function playAndDie(): Promise<void> {
   await context.addInitScript('setInterval(() => globalThis.tellBeat(Date.now()), 20)');
   let page = await context.newPage();
   await page.goto('/');
-  await page.getByRole('button', { name: 'simulated player' }).click();
+  await page.getByRole('radio', { name: 'simulated player' }).click();
   await page.getByRole('button', { name: 'Play the first swell' }).click();
   let kept = 0;
   while (begun < KILLS) {

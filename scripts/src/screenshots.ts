@@ -90,7 +90,7 @@ try {
     // A swell with a fault shows more of the ribbon than a good one.
     if (isWanted('stand-watching')) {
       await page.goto('/case');
-      await page.getByRole('button', { name: 'with a jump in loudness' }).click();
+      await page.getByRole('radio', { name: 'with a jump in loudness' }).click();
       await page.waitForTimeout(300);
       await playSwell(page, 'note=67');
       await shoot(page, 'stand-watching');

@@ -20,12 +20,14 @@ import {
   storeTake,
   unfinishedTakes,
 } from './storage/index.ts';
+import { awaitInstallOffer } from './ui/index.ts';
 import { openStorageWorker, startSessionWorker } from './workers/index.ts';
 import { nameNotesInTexts } from './notation/index.ts';
 import { startWords } from './words/index.ts';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
+awaitInstallOffer();
 const storageKind = await openStorage(databaseName, () => store.dispatch(outdated())).catch(async () => {
   await startWords('device');
   // Whatever the reason, a blank page would look as if everything were gone. There is nothing to go on with.

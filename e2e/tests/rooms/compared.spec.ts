@@ -19,7 +19,7 @@ test('two takes by ear, another player brought in, and a day as a page that open
 
   await page.goto('/takes');
   await page.getByText('Import recordings').click();
-  await page.getByRole('button', { name: 'another player' }).click();
+  await page.getByRole('radio', { name: 'another player' }).click();
   const door = page.locator('input[type="file"]');
   await door.setInputFiles({ name: 'song.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('no sound') });
   await expect(page.getByTestId('bring-in')).toContainText('the browser cannot read this audio');
@@ -43,7 +43,7 @@ test('two takes by ear, another player brought in, and a day as a page that open
     .click();
   await page.getByTestId('day-takes').waitFor();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'with audio' }).click();
+  await page.getByRole('radio', { name: 'with audio' }).click();
   const file = info.outputPath('report.html');
   await (await download).saveAs(file);
   const away = await browser.newContext({ offline: true });

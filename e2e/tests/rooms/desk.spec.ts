@@ -2,9 +2,9 @@ import { beginSounding, expect, inPhase, STATES, test } from '../../browser.ts';
 
 test('habits of the Case reach the Stand: names, sounding pitch, keys and light', async ({ page }) => {
   await page.goto('/case');
-  await page.getByRole('button', { name: 'C D E, H' }).click();
-  await page.getByRole('button', { name: 'sounding notes' }).click();
-  await page.getByRole('button', { name: 'stage', exact: true }).click();
+  await page.getByRole('radio', { name: 'C D E, H' }).click();
+  await page.getByRole('radio', { name: 'sounding notes' }).click();
+  await page.getByRole('radio', { name: 'stage', exact: true }).click();
   await expect(page.locator('html')).toHaveClass(/dark/);
 
   const keep = page.getByLabel('Keep the last minute');
@@ -29,7 +29,7 @@ test('habits of the Case reach the Stand: names, sounding pitch, keys and light'
   await expect(page.getByRole('img', { name: 'H 3' }).first()).toBeVisible();
 
   await page.goto('/case');
-  await page.getByRole('button', { name: 'off', exact: true }).click();
+  await page.getByRole('radio', { name: 'off', exact: true }).click();
   await expect(keep).toBeDisabled();
   await page.goto('/stand');
   await page.getByTestId('heard-note').waitFor();
@@ -44,7 +44,7 @@ test('the exercise lives in the address, and horns stop at their own lowest note
   await page.getByRole('button', { name: 'Half a step down' }).click();
   await expect(page).toHaveURL(/note=58/);
   await expect(page.getByRole('button', { name: 'Half a step down' })).toBeDisabled();
-  await page.getByRole('button', { name: 'Swell, loud to soft' }).click();
+  await page.getByRole('radio', { name: 'Swell, loud to soft' }).click();
   await expect(page).toHaveURL(/shape=fade/);
   await page.getByRole('button', { name: 'More beats' }).click();
   await page.getByRole('button', { name: 'Faster' }).click();

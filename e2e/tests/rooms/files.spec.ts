@@ -377,7 +377,7 @@ test('a score comes in for the horn that is played, and goes out again for other
   const panel = page.getByTestId('score');
   // C5 and E5 as they sound are written A5 and C#6 for the alto.
   await expect(panel.getByText(/A5 – C sharp 6/)).toBeVisible();
-  await panel.getByRole('button', { name: 'long tones of its notes' }).click();
+  await panel.getByRole('radio', { name: 'long tones of its notes' }).click();
   await panel.getByRole('button', { name: 'Add to the Shelf' }).click();
   await expect(page.getByText('1 exercise imported')).toBeVisible();
   await page

@@ -27,7 +27,7 @@ test('the round that teaches the ribbon: six words by one key, again from the Ca
   await firstVisit(page, 'simulated player');
   await page.goto('/case');
   await page.getByRole('link', { name: 'Learn to read the ribbon' }).click();
-  await page.getByRole('button', { name: 'sharp', exact: true }).click();
+  await page.getByRole('radio', { name: 'sharp', exact: true }).click();
   await expect(page).toHaveURL(/word=sharp/);
   await page.getByRole('button', { name: 'Skip' }).click();
   await expect(page).toHaveURL(/stand\/swell/);

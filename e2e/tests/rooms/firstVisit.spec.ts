@@ -53,8 +53,8 @@ for (const { screen, size, locale, horn, standIn, begin, closer, told, saying, r
         );
       await page.goto('/');
       await inWidth();
-      await page.getByRole('button', { name: horn, exact: true }).click();
-      await page.getByRole('button', { name: standIn }).click();
+      await page.getByRole('radio', { name: horn, exact: true }).click();
+      await page.getByRole('radio', { name: standIn }).click();
       await page.getByRole('button', { name: begin }).click();
       await inPhase(page, 'armed').waitFor();
       await inWidth();
@@ -75,12 +75,12 @@ for (const { screen, size, locale, horn, standIn, begin, closer, told, saying, r
 
 test('the language is the player’s to choose, and note names stay as they were chosen', async ({ page }) => {
   await page.goto('/welcome');
-  await page.getByRole('button', { name: 'Deutsch' }).click();
+  await page.getByRole('radio', { name: 'Deutsch' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ein Ton, von leise zu laut und zurück.');
   await page.getByRole('button', { name: 'Den ersten Schwellton spielen' }).click();
   await page.goto('/case');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Koffer');
-  await page.getByRole('button', { name: 'Italiano' }).click();
+  await page.getByRole('radio', { name: 'Italiano' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Custodia');
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Custodia');

@@ -10,7 +10,8 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
     await page.keyboard.press('Tab');
     const focused = await page.evaluate(() => {
       const element = document.activeElement;
-      return element?.getAttribute('aria-label') ?? element?.textContent.trim() ?? '';
+      const label = element instanceof HTMLInputElement ? element.labels?.[0] : null;
+      return element?.getAttribute('aria-label') ?? (label ?? element)?.textContent.trim() ?? '';
     });
     if (isMeant(focused)) return;
   }
@@ -20,10 +21,13 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 test('by keys alone: from the welcome to a judged round and its takes', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('heading', { level: 1 }).waitFor();
-  await tabTo(page, 'tenor');
-  await page.keyboard.press('Enter');
-  await tabTo(page, 'simulated player');
-  await page.keyboard.press('Space');
+  // One of a few: Tab goes to what is chosen, the arrows choose.
+  await tabTo(page, 'alto');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'tenor' })).toBeChecked();
+  await tabTo(page, 'microphone');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'simulated player' })).toBeChecked();
   await tabTo(page, 'Play the first swell');
   await page.keyboard.press('Enter');
   await inPhase(page, 'armed').waitFor();
@@ -33,8 +37,9 @@ test('by keys alone: from the welcome to a judged round and its takes', async ({
   await tabTo(page, 'Case');
   await page.keyboard.press('Enter');
   await page.getByRole('heading', { name: 'Case' }).waitFor();
-  await tabTo(page, 'quickly');
-  await page.keyboard.press('Space');
+  await tabTo(page, 'in real time');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'quickly' })).toBeChecked();
   await tabTo(page, 'Shelf');
   await page.keyboard.press('Enter');
   await page.getByRole('heading', { name: 'Shelf' }).waitFor();
@@ -68,7 +73,7 @@ test.describe('by touch alone', () => {
 
   test('from the welcome to a judged swell, another note, and again', async ({ page }) => {
     await page.goto('/');
-    await page.getByRole('button', { name: 'simulated player' }).tap();
+    await page.getByRole('radio', { name: 'simulated player' }).tap();
     await page.getByRole('button', { name: 'Play the first swell' }).tap();
     await inPhase(page, 'armed').waitFor();
     await page.getByRole('complementary').getByRole('button', { name: 'OK' }).tap();

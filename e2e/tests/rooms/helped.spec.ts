@@ -5,10 +5,18 @@ test('a whole cue trial: fixed beforehand, run by the Stand, told honestly at it
 }) => {
   await page.goto('/logbook/trials');
   await page.getByLabel('Question').selectOption('a question of my own');
-  await expect(page.getByRole('button', { name: 'Name both ways first' })).toBeDisabled();
-  await page.getByLabel('One way, in a word or two').fill('think high');
-  await page.getByLabel('The other way').fill('think far');
-  await page.getByRole('group', { name: 'Pairs' }).getByRole('button', { name: '6' }).click();
+  const one = page.getByLabel('One way, in a word or two');
+  const other = page.getByLabel('The other way');
+  // What is missing is said where it is missing, and the first of it has the focus.
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByText('Name this way in a word or two.')).toHaveCount(2);
+  await expect(one).toBeFocused();
+  await one.fill('think high');
+  await other.fill('Think high ');
+  await expect(page.getByRole('alert')).toHaveText('Both ways are the same. Name two different ones.');
+  await other.fill('think far');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByRole('group', { name: 'Pairs' }).getByRole('radio', { name: '6' }).click();
   await page.getByLabel('What decides').selectOption('Pitch variation');
   await page.getByRole('button', { name: 'Begin: think high or think far' }).click();
   await inPhase(page, 'armed').waitFor();
@@ -31,10 +39,16 @@ test('an aim in own words becomes a measure with a target, and leads the sheet u
   page,
 }) => {
   await page.goto('/logbook/aims');
+  await page.getByRole('button', { name: 'Set the aim' }).click();
+  await expect(page.getByText('Say in your own words what you want to reach.')).toBeVisible();
   await page.getByLabel('Choose one').selectOption('Soft low notes that respond at once');
   await page.getByLabel('Where').selectOption('B 3');
   await page.getByRole('button', { name: 'Lower target' }).click();
-  await page.getByLabel('By', { exact: true }).fill('2031-03-14');
+  const by = page.getByLabel('By', { exact: true });
+  await by.fill('2021-03-14');
+  await page.getByRole('button', { name: 'Set the aim' }).click();
+  await expect(page.getByText('This day has passed. Choose a later one, or none.')).toBeVisible();
+  await by.fill('2031-03-14');
   await page.getByRole('button', { name: 'Set the aim' }).click();
   const aim = page.getByTestId('aims').getByRole('listitem');
   await expect(aim).toContainText('B 3');

@@ -13,17 +13,17 @@ test('matching a note: two fingerings of one pitch side by side, and unnamed', a
   ).toBeVisible();
   await page.getByRole('button', { name: 'Play one of them without its name' }).click();
   await expect(page.getByText('Which was it?')).toBeVisible();
-  await page.getByRole('button', { name: 'regular', exact: true }).click();
+  await page.getByRole('radio', { name: 'regular', exact: true }).click();
   await expect(page.getByText(/^(Right|It was the other): /)).toBeVisible();
 });
 
 test('a scale through routes: written in two lines, played, judged by what is fingered', async ({ page }) => {
   await page.goto('/ladder/routes');
   await page.getByLabel('Line', { exact: true }).selectOption('D');
-  await page.getByRole('button', { name: 'plain, then a fifth higher' }).click();
+  await page.getByRole('radio', { name: 'plain, then a fifth higher' }).click();
   await expect(page.getByTestId('route-step').first()).toContainText('regular');
   await expect(page.getByTestId('route-step').last()).toContainText('×3');
-  await page.getByRole('button', { name: 'a fifth higher', exact: true }).click();
+  await page.getByRole('radio', { name: 'a fifth higher', exact: true }).click();
   await expect(page.getByTestId('route-step').first()).toContainText('×3');
   await expect(page.locator('.engraving svg').first()).toContainText('D5');
   await page.getByRole('button', { name: 'Play', exact: true }).click();

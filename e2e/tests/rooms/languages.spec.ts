@@ -30,7 +30,7 @@ const cut = (page: Page) =>
 for (const language of ['English', 'Deutsch', 'Italiano'])
   test(`no word is cut on a phone in ${language}`, async ({ page }) => {
     await page.goto('/case');
-    await page.getByRole('button', { name: language, exact: true }).click();
+    await page.getByRole('radio', { name: language, exact: true }).click();
     await page.setViewportSize(PHONE);
     const all: string[] = [];
     for (const room of [...ROOMS, ...STANDS]) {

@@ -35,9 +35,11 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await page.goto('/case');
   const reeds = page.getByRole('list', { name: 'Reeds' });
   await page.getByRole('button', { name: 'Another reed' }).click();
-  await page.getByLabel('Kind and strength').fill('synthetic, medium');
+  await expect(page.getByLabel('Kind and strength')).toBeFocused();
   await page.keyboard.press('Enter');
-  await page.getByLabel('Which one of synthetic, medium').fill('blue mark');
+  await expect(page.getByText('Say kind and strength, for example: cane, 2 ½.')).toBeVisible();
+  await page.keyboard.type('synthetic, medium');
+  await page.getByLabel('Which one of them').fill('blue mark');
   await page.keyboard.press('Enter');
   const blue = reeds.locator('[data-reed="blue mark"]');
   await expect(blue).toContainText('on the horn');
@@ -47,7 +49,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await page.goto('/case');
   await expect(blue).toContainText(/0 min of tone on 1 day/);
   await blue.getByRole('button', { name: 'Rate it' }).click();
-  await blue.getByRole('button', { name: 'badly' }).click();
+  await blue.getByRole('radio', { name: 'badly' }).click();
   await blue.getByLabel('In a few words').fill('too stiff');
   await page.keyboard.press('Enter');
   await expect(blue).toContainText(/Played badly .* too stiff/);

@@ -35,9 +35,9 @@ test('a chart run fills the map: the note opens, the rest is asked for, another 
   await page.getByRole('button', { name: 'Back to the whole map' }).click();
   // What is known is not asked for again; sounding notes stand a sixth lower on the alto.
   await expect(page.getByRole('link', { name: /^Chart run/ })).not.toHaveAttribute('href', /\b71\b/);
-  await page.getByRole('button', { name: 'sounding' }).click();
+  await page.getByRole('radio', { name: 'sounding' }).click();
   await expect(page.getByRole('button', { name: /^B flat 3: .* when soft/ })).toBeVisible();
-  await page.getByRole('button', { name: 'written', exact: true }).click();
+  await page.getByRole('radio', { name: 'written', exact: true }).click();
   await page.getByText('The map as a table').click();
   await expect(page.getByRole('row', { name: /G 4/ })).toContainText('±');
 

@@ -6,7 +6,7 @@ test('in one’s own time by the simulated player: round and round until it stop
   await page.goto('/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
   await expect(page.getByText('alto · in my own time')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Metronome:/ })).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'in my own time', pressed: true })).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'in my own time', checked: true })).toBeVisible();
   await playOut(page);
   // Twelve rounds are ready; what it did not come to is not asked.
   await expect(page.getByTestId('headline')).toContainText('Fell seamlessly 8 of 8');
@@ -18,7 +18,7 @@ test('in one’s own time by the simulated player: round and round until it stop
 
   // The same in time: counted from the first note, with a beat, four times round.
   await page.goto('/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
-  await page.getByRole('button', { name: 'when I play' }).click();
+  await page.getByRole('radio', { name: 'when I play' }).click();
   await expect(page.getByText('alto · 72 beats a minute')).toBeVisible();
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Let the simulated player play' }).click();
@@ -29,7 +29,7 @@ test('in one’s own time by the simulated player: round and round until it stop
 test('an own exercise in my own time, copied a half step lower as often as one likes', async ({ page }) => {
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'Write your own' }).click();
-  await page.getByRole('button', { name: 'in my own time' }).click();
+  await page.getByRole('radio', { name: 'in my own time' }).click();
   const lower = page.getByRole('button', { name: 'Duplicate a half step lower' });
   await lower.click();
   await lower.click();

@@ -135,8 +135,8 @@ test('a set on paper, A4 and Letter', async ({ page }) => {
     ['Letter', 612, 792],
   ] as const;
   for (const [paper, width, height] of papers) {
-    await page.getByRole('button', { name: paper }).click();
-    await expect(page.getByRole('button', { name: paper })).toHaveAttribute('aria-pressed', 'true');
+    await page.getByRole('radio', { name: paper }).click();
+    await expect(page.getByRole('radio', { name: paper })).toBeChecked();
     // A PDF names the size of every page in points; one page may be a point off.
     const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
     const boxes = [...pdf.matchAll(/\/MediaBox\s*\[0 0 ([\d.]+) ([\d.]+)\]/g)];

@@ -6,10 +6,10 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
   await page.goto('/stand/swell');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('2');
-  await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('radio', { name: /Blind/ })).toBeChecked();
   await page.goto('/stand/swell?note=58&shape=fade&beats=4&tempoBpm=100&start=countIn');
   await inPhase(page, 'armed').waitFor();
-  await expect(page.getByRole('button', { name: /Blind/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('radio', { name: /Blind/ })).toBeChecked();
   await page.keyboard.press('PageDown');
   await inPhase(page, 'resting').waitFor();
   // The ribbon waits for the call: at the soft end this player goes sharp, at the loud end flat.

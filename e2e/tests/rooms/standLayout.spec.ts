@@ -65,7 +65,7 @@ test('whatever was pressed last, the space bar and the pedal start; a field that
   await page.goto('/stand/swell?note=67&beats=4');
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Half a step up' }).click();
-  await page.getByRole('button', { name: 'Swell, loud to soft' }).click();
+  await page.getByRole('radio', { name: 'Swell, loud to soft' }).click();
   await expect(page).toHaveURL(/note=68&shape=fade/);
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
@@ -77,7 +77,7 @@ test('whatever was pressed last, the space bar and the pedal start; a field that
   await page.keyboard.press('PageDown');
   await inPhase(page, 'resting').waitFor();
   await page.getByRole('button', { name: 'Change' }).click();
-  await page.getByRole('button', { name: 'Swell, soft to loud' }).focus();
+  await page.getByRole('radio', { name: 'Swell, soft to loud' }).focus();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Shift+Tab');
   await page.keyboard.press('Space');

@@ -18,7 +18,7 @@ test('two takes laid over each other, and the list found again by note, day and 
   await keepTake(page, 'note=58&beats=4', 'New reed');
   // The third is full of air.
   await page.goto('/case');
-  await page.getByRole('button', { name: 'airily' }).click();
+  await page.getByRole('radio', { name: 'airily' }).click();
   await keepTake(page, 'note=67&beats=4', 'New reed again');
 
   await page.getByText('New reed again').click();

@@ -10,7 +10,7 @@ test('a day’s sheet: minutes, a line put aside and one kept, played hands-free
   await expect(lines.first()).toContainText('Air, then note');
   await expect(lines.last()).toContainText('Play what you like');
   const ten = await lines.count();
-  await page.getByRole('button', { name: '5', exact: true }).click();
+  await page.getByRole('radio', { name: '5', exact: true }).click();
   await expect.poll(() => lines.count()).toBeLessThan(ten);
   const third = lines.nth(2);
   const name = await third.getAttribute('data-line');

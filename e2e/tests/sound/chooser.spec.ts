@@ -1,4 +1,4 @@
-import { expect, microphonePlaying, STATES, test } from '../../browser.ts';
+import { expect, inPhase, microphonePlaying, STATES, test } from '../../browser.ts';
 import { SOUNDS } from '../../sounds.ts';
 
 test.use({ launchOptions: microphonePlaying(SOUNDS.drone), storageState: STATES.microphone });
@@ -38,6 +38,11 @@ test('a microphone is checked and chosen by name, kept, and told where it is not
   );
   await page.goto('/stand/swell');
   await expect(page.getByText('The chosen microphone is not plugged in', { exact: false })).toBeVisible();
-  await page.goto('/case#input');
   await expect(which.locator('option:checked')).toHaveText('The good one (not plugged in)');
+  // Another one where it is missed, in the middle of what is played.
+  await which.selectOption(name);
+  await expect(page.locator('[data-trouble="micOther"]')).toHaveCount(0);
+  await inPhase(page, 'armed').waitFor();
+  await page.goto('/case#input');
+  await expect(which.locator('option:checked')).toHaveText(name);
 });

@@ -9,8 +9,8 @@ test('a drone that the microphone hears is told, and begins no take', async ({ p
   await page.keyboard.press('4');
   await expect(page.getByRole('button', { name: /Drone: on/ })).toBeVisible();
   await page.goto('/case');
-  await page.getByRole('button', { name: 'microphone' }).click();
-  await page.getByRole('button', { name: 'microphone', pressed: true }).waitFor();
+  await page.getByRole('radio', { name: 'microphone' }).click();
+  await page.getByRole('radio', { name: 'microphone', checked: true }).waitFor();
   await page.goto('/stand/swell?note=67&start=playToStart');
   await inPhase(page, 'armed').waitFor();
   await expect(trouble(page, 'droneHeard')).toBeVisible({ timeout: 20_000 });

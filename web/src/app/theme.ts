@@ -20,7 +20,7 @@ const globalCss: Record<string, SystemStyleObject> = {
   em: { fontFamily: 'marks', fontWeight: 700 },
   'ul, ol': { listStyle: 'none' },
   a: { color: 'inherit', textDecoration: 'none' },
-  'a:focus-visible, button:focus-visible, input:focus-visible, select:focus-visible, textarea:focus-visible, canvas:focus-visible, [tabindex]:focus-visible':
+  'a:focus-visible, button:focus-visible, input:focus-visible, select:focus-visible, textarea:focus-visible, canvas:focus-visible, label:has(> input[type=radio]:focus-visible), [tabindex]:focus-visible':
     { outline: '3px solid', outlineColor: 'brass', outlineOffset: '2px' },
   'button, input, select, textarea': { font: 'inherit', color: 'inherit', background: 'transparent' },
   '.ribbon-frame': { position: 'relative', width: '100%' },
@@ -61,8 +61,8 @@ const globalCss: Record<string, SystemStyleObject> = {
   },
   // The system's own colours: an edge that is there for its room only must not be seen.
   '@media (forced-colors: active)': {
-    '& [aria-pressed=false]': { borderColor: 'Canvas !important' },
-    '& [aria-pressed=true], & [aria-current=page] > span': {
+    '& [aria-pressed=false], & label:has(> input[type=radio])': { borderColor: 'Canvas !important' },
+    '& [aria-pressed=true], & label:has(> input:checked), & [aria-current=page] > span': {
       borderColor: 'Highlight !important',
     },
     '& nav a:not([aria-current=page]) > span, & nav summary > span': { borderColor: 'Canvas !important' },

@@ -4,6 +4,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { ActionButton } from '../ui/index.ts';
 import { saveUnsaved } from '../files/index.ts';
+import { MicrophonePick } from './MicrophonePick.tsx';
 import { useSession } from './SessionProvider.tsx';
 import { problemsCleared, type SessionStore } from './sessionSlice.ts';
 import type { TroubleCode } from './troubleCode.ts';
@@ -54,6 +55,20 @@ const STOPS_LISTENING: TroubleCode[] = [
   'audioFailed',
 ];
 
+/** Where another microphone may be the way out, it is chosen here: a round that has begun keeps its place. */
+const BY_MICROPHONE: TroubleCode[] = [
+  'micAbsent',
+  'micBusy',
+  'micUnplugged',
+  'micChanged',
+  'micOther',
+  'micMuted',
+  'deviceChanged',
+  'lowRate',
+  'keptProcessing',
+  'silence',
+];
+
 /** What is wrong, in one sentence each, and the ways forward. */
 export function Troubles({ quiet = false, onRetry, onSimulated }: TroublesProps) {
   const { t } = useTranslation();
@@ -91,6 +106,14 @@ export function Troubles({ quiet = false, onRetry, onSimulated }: TroublesProps)
           <Box flex="1" minW="touch">
             {t(`trouble.${code}`)}
           </Box>
+          {BY_MICROPHONE.includes(code) && (
+            <MicrophonePick
+              onChosen={() => {
+                dispatch(problemsCleared([code]));
+                onRetry();
+              }}
+            />
+          )}
           {WAYS[code].map((way) => (
             <ActionButton key={way} onClick={() => act(code, way)}>
               {t(`way.${way}`)}

@@ -7,4 +7,5 @@ export * from './sessionSlice.ts';
 export type { VisitPhase } from './visitState.ts';
 export { useCountdown } from './useCountdown.ts';
 export { useSetup, type SessionSetup } from './setup.ts';
+export { MicrophonePick } from './MicrophonePick.tsx';
 export { Troubles } from './Troubles.tsx';

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { Key } from './Key.tsx';
 
 export interface ChoiceOption<Value extends string> {
@@ -20,9 +20,15 @@ interface ChoiceProps<Value extends string> {
   onChange(value: Value): void;
 }
 
-/** One of a few, as words side by side; the chosen one is underlined in brass. */
+/** Over all of its label: wherever it is pressed, and whoever asks for it, it is the choice itself. */
+const Radio = chakra('input', {
+  base: { position: 'absolute', inset: '0', w: 'full', h: 'full', m: '0', opacity: 0, cursor: 'pointer' },
+});
+
+/** One of a few, as words side by side: Tab goes to the chosen one, arrows choose; it is underlined in brass. */
 export function Choice<Value extends string>(props: ChoiceProps<Value>) {
   const { legend, hideLegend = false, staysInLine = false, options, value, onChange } = props;
+  const name = useId();
   return (
     <Box as="fieldset" minW="0">
       <chakra.legend
@@ -40,26 +46,34 @@ export function Choice<Value extends string>(props: ChoiceProps<Value>) {
       </chakra.legend>
       <Flex gap="4" wrap={staysInLine ? 'nowrap' : 'wrap'} alignItems="center">
         {options.map((option) => (
-          <chakra.button
+          <chakra.label
             key={option.value}
-            type="button"
-            aria-pressed={option.value === value}
-            aria-label={option.name}
-            onClick={() => onChange(option.value)}
+            position="relative"
             display="inline-flex"
             alignItems="center"
             gap="2"
             minH="touch"
-            cursor="pointer"
             color={option.value === value ? 'ink' : 'muted'}
             fontWeight={option.value === value ? 700 : 400}
             borderBottomWidth="3px"
             borderBottomStyle="solid"
             borderBottomColor={option.value === value ? 'brass' : 'transparent'}
           >
+            <Radio
+              type="radio"
+              name={name}
+              value={option.value}
+              checked={option.value === value}
+              aria-label={option.name}
+              onChange={() => onChange(option.value)}
+              // Pressed with a finger or the mouse it keeps no key from the room.
+              onClick={(event) => {
+                if (event.detail > 0) event.currentTarget.blur();
+              }}
+            />
             {option.label}
             {option.keyName && <Key>{option.keyName}</Key>}
-          </chakra.button>
+          </chakra.label>
         ))}
       </Flex>
     </Box>

@@ -2,6 +2,7 @@
 export { PRINTED_WIDTH_PX, readPaper, type Paper } from './paper.ts';
 export { PrintedPage } from './PrintedPage.tsx';
 export { TextArea } from './TextArea.tsx';
+export { Field, FIELD_LOOK } from './Field.tsx';
 export { TextField } from './TextField.tsx';
 export { Key } from './Key.tsx';
 export { Choice, type ChoiceOption } from './Choice.tsx';
@@ -10,7 +11,7 @@ export { ScoreButtons } from './ScoreButtons.tsx';
 export { FileButton } from './FileButton.tsx';
 export { downloadFile } from './downloadFile.ts';
 export { ShareButton } from './ShareButton.tsx';
-export { installOffer } from './installOffer.ts';
+export { awaitInstallOffer, installOffer } from './installOffer.ts';
 export { nextTempo } from './nextTempo.ts';
 export { OptionFields } from './OptionFields.tsx';
 export { typedNote } from './typedNote.ts';

@@ -11,12 +11,14 @@ function put(next: InstallEvent | null): void {
   for (const listener of listeners) listener();
 }
 
-// It comes once, soon after the page is there, whichever room is open.
-window.addEventListener('beforeinstallprompt', (event) => {
-  event.preventDefault();
-  put(event as InstallEvent);
-});
-window.addEventListener('appinstalled', () => put(null));
+/** Waits for the offer, which comes once, soon after the page is there, whichever room is open. */
+export function awaitInstallOffer(): void {
+  window.addEventListener('beforeinstallprompt', (event) => {
+    event.preventDefault();
+    put(event as InstallEvent);
+  });
+  window.addEventListener('appinstalled', () => put(null));
+}
 
 /** The browser's offer to install the app, kept until it is taken. */
 export const installOffer = {

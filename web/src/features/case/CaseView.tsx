@@ -81,7 +81,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
             )}
           {settings.source === 'standIn' &&
             oneOf('pace', t('case.pace'), ['realTime', 'quick'], (pace) => t(`pace.${pace}`))}
-          {settings.source === 'microphone' && <MicrophoneFields settings={settings} />}
+          {settings.source === 'microphone' && <MicrophoneFields />}
           {settings.source === 'microphone' && (
             <Box maxW="prose">
               <Box mb="2">

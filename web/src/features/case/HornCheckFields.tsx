@@ -5,18 +5,15 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   addHornCheck,
-  CHECK_KINDS,
-  dayOf,
   deleteHornCheck,
   listHornChecks,
-  MOST_CHECK_TEXT,
   restoreHornCheck,
-  type CheckKind,
   type HornCheckRecord,
   type SettingsRecord,
 } from '../../storage/index.ts';
-import { ActionButton, DateField, Select, TextField } from '../../ui/index.ts';
+import { ActionButton, Select } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
+import { NewHornCheck } from './NewHornCheck.tsx';
 
 interface HornCheckFieldsProps {
   settings: SettingsRecord;
@@ -31,37 +28,11 @@ export function HornCheckFields({ settings, onChange }: HornCheckFieldsProps) {
   const { t } = useTranslation();
   const { hornId, checkEveryDays } = settings;
   const checks = useLiveQuery(() => listHornChecks(hornId), [hornId]);
-  const [kind, setKind] = useState<CheckKind>('leakTest');
-  const [day, setDay] = useState(() => dayOf(Date.now()));
-  const [text, setText] = useState('');
   const [deleted, setDeleted] = useState<HornCheckRecord | null>(null);
   if (!checks) return null;
   return (
     <Box w="full">
-      <Flex gap="5" wrap="wrap" alignItems="flex-end" mb="3">
-        <Select
-          label={t('check.what')}
-          value={kind}
-          onChange={(value) => setKind(CHECK_KINDS.find((each) => each === value) ?? 'other')}
-          plain={CHECK_KINDS.map((value) => ({ value, label: t(`check.kind.${value}`) }))}
-        />
-        <DateField label={t('check.day')} value={day} latest={dayOf(Date.now())} onChange={setDay} />
-        <TextField
-          key={checks.length}
-          label={t('check.text')}
-          value={text}
-          maxLength={MOST_CHECK_TEXT}
-          onDone={setText}
-        />
-        <ActionButton
-          onClick={() => {
-            void addHornCheck({ hornId, day, kind, text });
-            setText('');
-          }}
-        >
-          {t('check.add')}
-        </ActionButton>
-      </Flex>
+      <NewHornCheck onAdd={(check) => void addHornCheck({ hornId, ...check })} />
       {checks.length === 0 && (
         <Box maxW="prose" color="muted" mb="3">
           {t('check.empty')}

@@ -4,17 +4,16 @@ import { checkInput, type InputCheck } from '@inner-hum/core/judge';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSelector } from 'react-redux';
-import { listMicrophones, type MicrophoneName } from '../../audio/index.ts';
-import { Troubles, useSession, useSetup, type SessionStore } from '../../session/index.ts';
-import { changeSettings, type SettingsRecord } from '../../storage/index.ts';
-import { ActionButton, Select } from '../../ui/index.ts';
+import { MicrophonePick, Troubles, useSession, useSetup, type SessionStore } from '../../session/index.ts';
+import { changeSettings } from '../../storage/index.ts';
+import { ActionButton } from '../../ui/index.ts';
 import { decimals } from '../../words/index.ts';
 import { LevelLine } from './LevelLine.tsx';
 
 const CHECK_SECONDS = 4;
 
 /** Which microphone hears the player, and how well it does. */
-export function MicrophoneFields({ settings }: { settings: SettingsRecord }) {
+export function MicrophoneFields() {
   const { t } = useTranslation();
   const session = useSession();
   const setup = useSetup('microphone');
@@ -22,8 +21,7 @@ export function MicrophoneFields({ settings }: { settings: SettingsRecord }) {
   const [isChecking, setIsChecking] = useState(false);
   const [check, setCheck] = useState<InputCheck | null>(null);
   const isOpen = isChecking && phase === 'free';
-  const names = useMicrophones(isOpen);
-  const chosen = settings.microphone;
+  const [nameCount, setNameCount] = useState<number | null>(null);
 
   useEffect(() => {
     if (!isOpen) return undefined;
@@ -43,7 +41,6 @@ export function MicrophoneFields({ settings }: { settings: SettingsRecord }) {
     setIsChecking(true);
     session.goFree({ ...setup, settings: { ...setup.settings, click: 'off' } });
   };
-  const isThere = chosen === null || names.some(({ id }) => id === chosen.id);
   return (
     <Box maxW="prose" w="full">
       <Troubles
@@ -54,28 +51,19 @@ export function MicrophoneFields({ settings }: { settings: SettingsRecord }) {
         onSimulated={() => void changeSettings({ source: 'standIn' })}
       />
       <Flex gap="5" alignItems="flex-end" wrap="wrap">
-        <Select
-          label={t('mic.which')}
-          value={chosen?.id ?? ''}
-          onChange={(id) => {
-            const next = names.find((each) => each.id === id) ?? null;
-            void changeSettings({ microphone: id === '' ? null : (next ?? chosen) });
+        <MicrophonePick
+          knows={isOpen}
+          onNames={setNameCount}
+          onChosen={() => {
             setCheck(null);
             session.forgetInput();
           }}
-          plain={[
-            { value: '', label: t('mic.default') },
-            ...names.map(({ id, name }) => ({ value: id, label: name })),
-            ...(isThere || !chosen
-              ? []
-              : [{ value: chosen.id, label: t('mic.notThere', { name: chosen.name }) }]),
-          ]}
         />
         <ActionButton disabled={isChecking} onClick={begin}>
           {t('mic.check')}
         </ActionButton>
       </Flex>
-      {names.length === 0 && (
+      {nameCount === 0 && (
         <Box color="muted" fontSize="small" mt="2">
           {t('mic.noNames')}
         </Box>
@@ -109,21 +97,4 @@ function CheckWords({ check: { loudDb, noiseDb, hasTone, faults } }: { check: In
       )}
     </>
   );
-}
-
-/** The microphones by name, read again when one comes or goes and when the browser has allowed one. */
-function useMicrophones(isOpen: boolean): MicrophoneName[] {
-  const [names, setNames] = useState<MicrophoneName[]>([]);
-  useEffect(() => {
-    let isHere = true;
-    const read = () => void listMicrophones().then((found) => isHere && setNames(found));
-    read();
-    if (!('mediaDevices' in navigator)) return undefined;
-    navigator.mediaDevices.addEventListener('devicechange', read);
-    return () => {
-      isHere = false;
-      navigator.mediaDevices.removeEventListener('devicechange', read);
-    };
-  }, [isOpen]);
-  return names;
 }

@@ -12,6 +12,7 @@ import {
   type SettingsRecord,
 } from '../../storage/index.ts';
 import { ActionButton, Select, TextField } from '../../ui/index.ts';
+import { NewMouthpiece } from './NewMouthpiece.tsx';
 
 /** Which mouthpiece is on the horn, what it is called, another one: takes, high notes and maps are kept by them. */
 export function MouthpieceFields({ settings }: { settings: SettingsRecord }) {
@@ -32,15 +33,12 @@ export function MouthpieceFields({ settings }: { settings: SettingsRecord }) {
         />
       )}
       {isAdding ? (
-        <TextField
-          key="new"
-          label={t('mouthpiece.newName')}
-          value=""
-          maxLength={MOST_MOUTHPIECE_NAME}
-          onDone={(name) => {
+        <NewMouthpiece
+          onAdd={(name) => {
             setAdding(false);
-            if (name !== '') void addMouthpiece(hornId, name, Date.now());
+            void addMouthpiece(hornId, name, Date.now());
           }}
+          onCancel={() => setAdding(false)}
         />
       ) : (
         <>

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
@@ -6,7 +6,6 @@ import { useTranslation } from 'react-i18next';
 import {
   addReed,
   listPlayedReeds,
-  MOST_REED_NAME,
   putOnReed,
   remarkOnReed,
   retireReed,
@@ -14,7 +13,8 @@ import {
   type SettingsRecord,
 } from '../../storage/index.ts';
 import { reedName } from '../../notation/index.ts';
-import { ActionButton, TextField } from '../../ui/index.ts';
+import { ActionButton } from '../../ui/index.ts';
+import { NewReed } from './NewReed.tsx';
 import { ReedRow } from './ReedRow.tsx';
 
 /** The reed that has rested longest, of those that are not on the horn; null where there is nothing to choose from. */
@@ -28,8 +28,7 @@ export function ReedFields({ settings }: { settings: SettingsRecord }) {
   const { t } = useTranslation();
   const { hornId } = settings;
   const reeds = useLiveQuery(() => listPlayedReeds(hornId), [hornId]);
-  const [adding, setAdding] = useState<'kind' | 'name' | null>(null);
-  const [kind, setKind] = useState('');
+  const [isAdding, setAdding] = useState(false);
   const [opened] = useState(() => Date.now());
   if (!reeds) return null;
   const onId = settings.reedIds[hornId] ?? '';
@@ -69,37 +68,19 @@ export function ReedFields({ settings }: { settings: SettingsRecord }) {
               })}
         </Box>
       )}
-      <Flex gap="5" wrap="wrap" alignItems="flex-end" mt="2">
-        {adding === 'kind' && (
-          <TextField
-            key="kind"
-            label={t('reed.newKind')}
-            value=""
-            maxLength={MOST_REED_NAME}
-            placeholder={t('reed.kindExample')}
-            onDone={(text) => {
-              setKind(text);
-              setAdding(text === '' ? null : 'name');
-            }}
-          />
-        )}
-        {adding === 'name' && (
-          <TextField
-            key="name"
-            label={t('reed.newName', { kind })}
-            value=""
-            maxLength={MOST_REED_NAME}
-            placeholder={t('reed.nameExample')}
-            onDone={(text) => {
-              setAdding(null);
-              void addReed(hornId, kind, text, Date.now());
-            }}
-          />
-        )}
-        {adding === null && (
-          <ActionButton onClick={() => setAdding('kind')}>{t('reed.another')}</ActionButton>
-        )}
-      </Flex>
+      {isAdding ? (
+        <NewReed
+          onAdd={(kind, name) => {
+            setAdding(false);
+            void addReed(hornId, kind, name, Date.now());
+          }}
+          onCancel={() => setAdding(false)}
+        />
+      ) : (
+        <ActionButton mt="2" onClick={() => setAdding(true)}>
+          {t('reed.another')}
+        </ActionButton>
+      )}
       {retired.length > 0 && (
         <chakra.details mt="3">
           <chakra.summary cursor="pointer" minH="touch" color="muted">

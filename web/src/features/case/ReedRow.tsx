@@ -2,10 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import { parseISO } from 'date-fns';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { MOST_REMARK, type PlayedReed, type ReedRemark } from '../../storage/index.ts';
+import type { PlayedReed, ReedRemark } from '../../storage/index.ts';
 import { reedName } from '../../notation/index.ts';
-import { ActionButton, Choice, TextField } from '../../ui/index.ts';
+import { ActionButton } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
+import { ReedRemarkForm } from './ReedRemarkForm.tsx';
 
 interface ReedRowProps {
   played: PlayedReed;
@@ -15,13 +16,10 @@ interface ReedRowProps {
   onRetire(): void;
 }
 
-const HOW = ['well', 'fair', 'badly'] as const;
-
 /** One reed: how long it was played and how it plays; said anew whenever the player likes. */
 export function ReedRow({ played, isOn, onPutOn, onRemark, onRetire }: ReedRowProps) {
   const { t } = useTranslation();
   const [isSaying, setSaying] = useState(false);
-  const [how, setHow] = useState<ReedRemark['how']>('well');
   const { reed, playedSeconds, days, lastDay } = played;
   const last = reed.remarks.at(-1);
   const isRetired = reed.retiredAt !== null;
@@ -57,23 +55,13 @@ export function ReedRow({ played, isOn, onPutOn, onRemark, onRetire }: ReedRowPr
         </Box>
       </Box>
       {isSaying ? (
-        <Flex gap="4" alignItems="flex-end" wrap="wrap">
-          <Choice<ReedRemark['how']>
-            legend={t('reed.howItPlays')}
-            value={how}
-            onChange={setHow}
-            options={HOW.map((value) => ({ value, label: t(`reed.how.${value}`) }))}
-          />
-          <TextField
-            label={t('reed.remark')}
-            value=""
-            maxLength={MOST_REMARK}
-            onDone={(text) => {
-              setSaying(false);
-              onRemark({ how, text });
-            }}
-          />
-        </Flex>
+        <ReedRemarkForm
+          onRemark={(remark) => {
+            setSaying(false);
+            onRemark(remark);
+          }}
+          onCancel={() => setSaying(false)}
+        />
       ) : (
         <Flex gap="4" wrap="wrap">
           {!isOn && !isRetired && (

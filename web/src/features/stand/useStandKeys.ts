@@ -29,9 +29,10 @@ for (const moves of ['pointerdown', 'keydown'] as const)
 function belongsToControl({ key, target }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
   const isPressing = key === ' ' || key === 'Enter' || key.startsWith('Arrow');
+  if (target.closest('[type=radio]')) return isPressing && movedByKey;
   if (target.closest('textarea, input:not([role=spinbutton])')) return true;
   // A number has no use for the space bar.
-  if (target.closest('input')) return isPressing && key !== ' ';
+  if (target.closest('input')) return (isPressing || key.length === 1) && key !== ' ';
   if (target.closest('select')) return isPressing && movedByKey;
   return Boolean(target.closest('button, a, summary')) && movedByKey && isPressing;
 }
@@ -54,7 +55,7 @@ export function useStandKeys(settings: SettingsRecord | null, actions: StandActi
   useHotkeys('escape', run(actions.leave));
   const keys = settings?.singleKeys ? settings.keys : null;
   const own = (name: keyof StandKeys) =>
-    [keys?.[name] || NO_KEY, run(actions[name]), { enabled: keys !== null }] as const;
+    [keys?.[name] || NO_KEY, run(actions[name]), { enabled: keys !== null, ...IN_FIELDS }] as const;
   useHotkeys(...own('watch'));
   useHotkeys(...own('blind'));
   useHotkeys(...own('click'));

@@ -1,0 +1,17 @@
+/** What can be wrong with what was typed: the messages of the schemas, sentences under `form.` in the message files. */
+export const FORM_FAULTS = [
+  'aimText',
+  'targetNumber',
+  'dayPassed',
+  'cue',
+  'cuesAlike',
+  'reedKind',
+  'checkText',
+  'mouthpieceName',
+] as const;
+
+export type FormFault = (typeof FORM_FAULTS)[number];
+
+/** The fault that a schema told, where it is one of ours. */
+export const formFault = (message: string | undefined): FormFault | null =>
+  FORM_FAULTS.find((each) => each === message) ?? null;
