@@ -1,3 +1,4 @@
+import { parse as readCsv } from 'csv-parse/sync';
 import * as fc from 'fast-check';
 import Papa from 'papaparse';
 import { expect, it } from 'vitest';
@@ -209,4 +210,33 @@ it('is read by a spreadsheet of either kind: its letters, cells and numbers, wha
   }
   expect(toCsv([[-0.5, '=1+1', 'a;b', 'a,b']], { style: 'semicolon' })).toBe(`-0,5;'=1+1;"a;b";a,b\r\n`);
   expect(toCsv([['größer', null, true]])).toBe('größer,,true\r\n');
+});
+
+it('is read by a reader that did not write it, as a spreadsheet of each country reads it: bytes, mark, cells and numbers', () => {
+  const countries = { comma: ['en'], semicolon: ['de', 'it'] } as const;
+  const text = fc.oneof(
+    fc.string({ unit: 'grapheme', maxLength: 12 }),
+    fc.constantFrom('a;b', '1,5', '"', 'zwei\nZeilen'),
+  );
+  const number = fc.double({ noNaN: true, noDefaultInfinity: true, min: -1e6, max: 1e6 });
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...CSV_STYLES),
+      fc.array(fc.tuple(text, number), { minLength: 1, maxLength: 6 }),
+      (style, rows) => {
+        const file = Buffer.from(toCsv([['Wörter', 'Cent'], ...rows], { style, isFile: true }), 'utf8');
+        const [head, ...back] = readCsv(file, { bom: true, delimiter: style === 'comma' ? ',' : ';' });
+        expect(head).toEqual(['Wörter', 'Cent']);
+        expect(back).toHaveLength(rows.length);
+        for (const country of countries[style]) {
+          const point = new Intl.NumberFormat(country).format(0.5)[1];
+          for (const [r, [words, value]] of rows.entries()) {
+            expect(back[r][0].replace(/^'(?=[=+\-@\t\r\n])/, '')).toBe(words);
+            expect(Number(back[r][1].replace(point, '.'))).toBe(value + 0);
+          }
+        }
+      },
+    ),
+    { numRuns: 300 },
+  );
 });
