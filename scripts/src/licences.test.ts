@@ -11,7 +11,7 @@ const rows = [
 
 const FREE = ['MIT', 'ISC', '0BSD', 'BSD-2-Clause', 'BSD-3-Clause', 'Apache-2.0', 'OFL-1.1', 'Unlicense'];
 /** A package more is a decision, not an accident. */
-const MOST_PACKAGES = 80;
+const MOST_PACKAGES = 92;
 
 it('ships few packages, all under free licences that ask for no more than their notice', () => {
   expect(rows.length).toBeGreaterThan(20);

@@ -33,7 +33,11 @@ for (const { output } of [built].flat() as { output: { moduleIds?: string[] }[] 
 // Workers are built apart: what they use is asked for by name.
 for (const workspace of ['core', 'web'])
   for (const name of Object.keys(read(join(root, workspace, 'package.json')).dependencies ?? {}))
-    if (!name.startsWith('@inner-hum/')) add(join(root, 'node_modules', name));
+    if (!name.startsWith('@inner-hum/')) {
+      // Where two versions are wanted, the workspace's own stands beside it.
+      const own = join(root, workspace, 'node_modules', name);
+      add(existsSync(own) ? own : join(root, 'node_modules', name));
+    }
 
 const isFont = ({ name }: Manifest) => /^@(fontsource|vexflow-fonts)/.test(name);
 const rows = (some: readonly Manifest[]) =>
