@@ -43,7 +43,7 @@ test('two takes by ear, another player brought in, and a day as a page that open
     .click();
   await page.getByTestId('day-takes').waitFor();
   const download = page.waitForEvent('download');
-  await page.getByRole('radio', { name: 'with audio' }).click();
+  await page.getByRole('button', { name: 'with audio' }).click();
   const file = info.outputPath('report.html');
   await (await download).saveAs(file);
   const away = await browser.newContext({ offline: true });

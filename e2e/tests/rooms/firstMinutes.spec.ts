@@ -20,7 +20,7 @@ test('the round that teaches the ribbon: six words by one key, again from the Ca
       // A lesson that is left before it sounds does not sound in the next.
     } else {
       await page.keyboard.press('PageDown');
-      await page.getByRole('button', { name: lessons[place + 1], exact: true }).click();
+      await page.getByRole('radio', { name: lessons[place + 1], exact: true }).click();
     }
   }
   // Then the three questions, which were not answered yet.

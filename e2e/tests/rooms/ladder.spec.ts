@@ -13,7 +13,7 @@ test('matching a note: two fingerings of one pitch side by side, and unnamed', a
   ).toBeVisible();
   await page.getByRole('button', { name: 'Play one of them without its name' }).click();
   await expect(page.getByText('Which was it?')).toBeVisible();
-  await page.getByRole('radio', { name: 'regular', exact: true }).click();
+  await page.getByRole('button', { name: 'regular', exact: true }).click();
   await expect(page.getByText(/^(Right|It was the other): /)).toBeVisible();
 });
 

@@ -67,6 +67,7 @@ test('whatever was pressed last, the space bar and the pedal start; a field that
   await page.getByRole('button', { name: 'Half a step up' }).click();
   await page.getByRole('radio', { name: 'Swell, loud to soft' }).click();
   await expect(page).toHaveURL(/note=68&shape=fade/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Swell, loud to soft');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('Space');
   await inPhase(page, 'resting').waitFor();
@@ -77,10 +78,10 @@ test('whatever was pressed last, the space bar and the pedal start; a field that
   await page.keyboard.press('PageDown');
   await inPhase(page, 'resting').waitFor();
   await page.getByRole('button', { name: 'Change' }).click();
-  await page.getByRole('radio', { name: 'Swell, soft to loud' }).focus();
+  await page.getByRole('radio', { name: 'Swell, loud to soft' }).focus();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Shift+Tab');
-  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
   await expect(page).toHaveURL(/shape=grow/);
   await expect(inPhase(page, 'armed')).toBeVisible();
 });
