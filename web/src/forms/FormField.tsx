@@ -36,7 +36,7 @@ export function FormField<Values extends FieldValues, Name extends FieldPath<Val
   const { field, fieldState } = useController(props);
   const fault = formFault(fieldState.error?.message);
   return (
-    <Box minW="0" maxW="field">
+    <Box maxW="full" flexShrink="0">
       {props.children({
         value: field.value,
         onChange: field.onChange,
@@ -45,7 +45,7 @@ export function FormField<Values extends FieldValues, Name extends FieldPath<Val
         faultId: fault ? id : undefined,
       })}
       {fault && (
-        <Box id={id} role="alert" fontSize="small" mt="1">
+        <Box id={id} role="alert" fontSize="small" mt="1" maxW="column">
           {t(`form.${fault}`)}
         </Box>
       )}
