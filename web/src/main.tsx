@@ -5,25 +5,25 @@ import i18next from 'i18next';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { keepAppOffline } from './app/appUpdate.ts';
-import { createDesk } from './audio/index.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { painted, showOpening } from './app/opening.ts';
 import { store } from './app/store.ts';
 import { createStorageMaintenance } from './housekeeping/index.ts';
-import { createSessionController, outdated, problemRaised } from './session/index.ts';
+import { createSessionDoor, outdated, problemRaised } from './session/index.ts';
 import {
+  loadTakeKeys,
   openStorage,
   purgeDeleted,
   purgeOwnExercises,
   readSettings,
-  storeRound,
-  storeTake,
   unfinishedTakes,
 } from './storage/index.ts';
 import { awaitInstallOffer } from './ui/index.ts';
 import { openStorageWorker, startSessionWorker } from './workers/index.ts';
 import { nameNotesInTexts } from './notation/index.ts';
 import { startWords } from './words/index.ts';
+
+const QUIET_MS = 3000;
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
@@ -60,6 +60,9 @@ async function tidyUp() {
   await purgeOwnExercises(Date.now());
   await navigator.storage?.persist?.();
   storageMaintenance.wake();
+  // Long after the first room stands, and before anyone has written a note.
+  await new Promise((resolve) => setTimeout(resolve, QUIET_MS));
+  await loadTakeKeys();
 }
 
 // Canvas text needs its faces before the first drawing; the page itself would wait for nothing.
@@ -71,20 +74,13 @@ if (isDemo) {
     await painted();
   });
 }
-const session = createSessionController({
-  client,
-  createDesk: (onTrouble) => createDesk(onTrouble, async () => (await readSettings()).microphone?.id ?? null),
-  dispatch: store.dispatch,
-  finishTakes,
-  storeRound,
-  async onUnsaved(take) {
-    // Where nothing can be kept, the take is at least there until the page is closed.
-    if (storageKind === 'memory') await storeTake(take);
-  },
-});
-window.addEventListener('beforeunload', (event) => {
-  if (session.unsaved.length > 0) event.preventDefault();
-});
+const door = createSessionDoor(async () =>
+  (await import('./app/openSession.ts')).openSession({
+    client,
+    keepsTakes: storageKind !== 'memory',
+    finishTakes,
+  }),
+);
 let lastTakeId: string | null = null;
 store.subscribe(() => {
   const { takeId, keptTakeId } = store.getState().session;
@@ -93,5 +89,5 @@ store.subscribe(() => {
   lastTakeId = newest;
 });
 keepAppOffline();
-createRoot(root).render(<App session={session} />);
+createRoot(root).render(<App door={door} />);
 void tidyUp().catch(() => store.dispatch(problemRaised('storageRefused')));

@@ -3,7 +3,7 @@ import { DYNAMIC_MARKS, type DynamicMark } from './dynamics.ts';
 import type { DynamicPoint, ExerciseItem, NoteItem, Phrase } from './exercise.ts';
 import { phraseBeats } from './score.ts';
 import { targetFraction } from './target.ts';
-import { MOST_POINTS } from './validate.ts';
+import { MOST_POINTS } from './limits.ts';
 
 /** A phrase moved by half steps, fingerings with it; its key is no longer that of its notes. */
 export function transposed(phrase: Phrase, halfSteps: number): Phrase {

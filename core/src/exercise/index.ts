@@ -19,15 +19,8 @@ export type {
   RestRule,
   Vibrato,
 } from './exercise.ts';
-export {
-  LEAST_BEATS,
-  MOST_BEATS,
-  MOST_ITEMS,
-  MOST_NAME,
-  MOST_PHRASES,
-  MOST_WORD,
-  parseExercise,
-} from './validate.ts';
+export { LEAST_BEATS, MOST_BEATS, MOST_ITEMS, MOST_NAME, MOST_PHRASES, MOST_WORD } from './limits.ts';
+export { parseExercise } from './validate.ts';
 export {
   lengthBeats,
   notesOf,
@@ -55,7 +48,8 @@ export {
   nearestMark,
   type DynamicScale,
 } from './dynamics.ts';
-export { buildSwell, shapedDynamics, type SwellRequest } from './swell.ts';
+export { shapedDynamics } from './shapedDynamics.ts';
+export { buildSwell, type SwellRequest } from './swell.ts';
 export { shapeOf, SWELL_SHAPES, type SwellShape } from './swellShape.ts';
 export {
   completeChoices,

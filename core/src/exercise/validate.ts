@@ -15,21 +15,20 @@ import {
   type NoteItem,
 } from './exercise.ts';
 import { MAJOR_KEYS } from './keys.ts';
+import {
+  LEAST_BEATS,
+  MOST_BEATS,
+  MOST_ITEMS,
+  MOST_POINTS,
+  MOST_WORD,
+  MOST_NAME,
+  MOST_PHRASES,
+} from './limits.ts';
 import { upgradeExercise } from './upgrade.ts';
 import { USUAL_EXERCISE, USUAL_PHRASE } from './usual.ts';
 
-export const LEAST_BEATS = 0.25;
-export const MOST_BEATS = 64;
-export const MOST_ITEMS = 200;
 /** An octave either way is more than anyone bends. */
 const MOST_BEND_CENTS = 1200;
-/** Turns of loudness in one note. */
-export const MOST_POINTS = 16;
-/** Of a word to think of: it is read from two metres. */
-export const MOST_WORD = 16;
-export const MOST_NAME = 60;
-/** A whole round through every note and octave has about this many. */
-export const MOST_PHRASES = 120;
 const MOST_REPEATS = 40;
 /** An hour is more than anyone gives one note. */
 const MOST_SECONDS = 3600;

@@ -1,6 +1,7 @@
-import { MOST_NAME, parseExercise, type Attack, type Exercise } from '../exercise/index.ts';
+import { MOST_NAME, parseExercise, type Exercise } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
 import { createRandom } from '../signal/index.ts';
+import { TONES, type Side, type TrialAttack, type TrialTone } from './trialTones.ts';
 
 /** Two ways of thinking of one thing, as the schools have them; `own` is a question of the player's. */
 export const QUESTIONS = [
@@ -15,18 +16,9 @@ export const QUESTIONS = [
 ] as const;
 export type Question = (typeof QUESTIONS)[number];
 
-export type Side = 'a' | 'b';
-
-/** What is played with either cue. */
-export const TRIAL_TONES = ['softStart', 'longTone', 'swell'] as const;
-export type TrialTone = (typeof TRIAL_TONES)[number];
-
 /** Fewer pairs tell nothing; more than these tire lip and ear. */
 export const LEAST_PAIRS = 6;
 export const MOST_PAIRS = 15;
-
-export const TRIAL_ATTACKS = ['any', 'tongued', 'breath'] as const satisfies readonly Attack[];
-export type TrialAttack = (typeof TRIAL_ATTACKS)[number];
 
 /** Two cues to be tried against each other; everything is fixed before the first note. */
 export interface CueTrial {
@@ -46,43 +38,6 @@ export function trialOrder(pairs: number, seed: number): Side[] {
     (pair) => [...pair] as Side[],
   );
 }
-
-const TONES: Record<
-  TrialTone,
-  { beats: number; marks: [beat: number, mark: string][]; attack: TrialAttack }
-> = {
-  softStart: {
-    beats: 4,
-    marks: [
-      [0, 'pp'],
-      [4, 'pp'],
-    ],
-    attack: 'breath',
-  },
-  longTone: {
-    beats: 8,
-    marks: [
-      [0, 'mf'],
-      [8, 'mf'],
-    ],
-    attack: 'any',
-  },
-  swell: {
-    beats: 8,
-    marks: [
-      [0, 'pp'],
-      [4, 'ff'],
-      [8, 'pp'],
-    ],
-    attack: 'any',
-  },
-};
-
-/** How a note begins with both cues where beginnings are not the question. */
-export const usualAttacks = (tone: TrialTone): CueTrial['attacks'] => ({
-  a: TONES[tone].attack,
-  b: TONES[tone].attack,
-});
 
 /** The trial as an exercise: one tone a phrase, its cue as the word to think of. No phrase is played twice. */
 export function trialExercise(

@@ -4,17 +4,19 @@ export {
   LEAST_PAIRS,
   MOST_PAIRS,
   QUESTIONS,
-  TRIAL_ATTACKS,
   trialExercise,
   trialOrder,
-  TRIAL_TONES,
   type CueTrial,
   type Question,
+} from './cueTrial.ts';
+export {
+  TRIAL_ATTACKS,
+  TRIAL_TONES,
+  usualAttacks,
   type Side,
   type TrialAttack,
   type TrialTone,
-  usualAttacks,
-} from './cueTrial.ts';
+} from './trialTones.ts';
 export {
   TRIAL_FIGURES,
   TRIAL_MEASURES,

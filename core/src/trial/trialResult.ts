@@ -2,7 +2,7 @@ import { figureRow, type KeptFigure } from '../figures/index.ts';
 import { spokeAtOnce, type TakeAnalysis, type TakeContext } from '../judge/index.ts';
 import { figureOf, practisedNotes } from '../practice/index.ts';
 import { meanWithInterval, type MeanInterval } from '../stats/index.ts';
-import type { Side } from './cueTrial.ts';
+import type { Side } from './trialTones.ts';
 
 /** What a trial may be decided by, chosen before it; `Off` and `Size` count either side alike. */
 export const TRIAL_MEASURES = [

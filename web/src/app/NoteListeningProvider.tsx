@@ -1,7 +1,7 @@
 import { steadyNote } from '@inner-hum/core/tone';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useSelector } from 'react-redux';
-import { useSession, useSetup, type SessionStore } from '../session/index.ts';
+import { useSessionDoor, useSetup, type SessionStore } from '../session/index.ts';
 import { ListenForNote, type NoteListening } from '../ui/index.ts';
 
 const EVERY_MS = 100;
@@ -10,7 +10,7 @@ const LONGEST_WAIT_MS = 20_000;
 
 /** Lets every note field hear the note that is wanted, through the microphone that the Stand uses. */
 export function NoteListeningProvider({ children }: { children: ReactNode }) {
-  const session = useSession();
+  const door = useSessionDoor();
   const setup = useSetup();
   const phase = useSelector((state: SessionStore) => state.session.phase);
   const [isOn, setOn] = useState(false);
@@ -21,13 +21,13 @@ export function NoteListeningProvider({ children }: { children: ReactNode }) {
   const stop = useCallback(() => {
     if (!wanted.current) return;
     wanted.current = null;
-    session.leave();
+    door.current?.leave();
     setOn(false);
-  }, [session]);
+  }, [door]);
 
   useEffect(() => {
-    if (!isOn) return undefined;
-    const { live } = session;
+    if (!isOn || !door.current) return undefined;
+    const { live } = door.current;
     // What sounded before was not meant.
     const before = { track: live.track, count: live.track.count };
     const timer = setInterval(() => {
@@ -43,7 +43,7 @@ export function NoteListeningProvider({ children }: { children: ReactNode }) {
       clearInterval(timer);
       clearTimeout(tooLong);
     };
-  }, [isOn, session, a4Hz, stop]);
+  }, [isOn, door, a4Hz, stop]);
 
   const isBroken = isOn && phase === 'broken';
   useEffect(() => {
@@ -62,12 +62,15 @@ export function NoteListeningProvider({ children }: { children: ReactNode }) {
           ? (onNote) => {
               wanted.current = onNote;
               setFailed(false);
-              setOn(true);
-              session.goFree(setup);
+              void door.load().then((session) => {
+                if (wanted.current === null) return;
+                setOn(true);
+                session.goFree(setup);
+              });
             }
           : null,
     }),
-    [isOn, hasFailed, stop, session, setup, source],
+    [isOn, hasFailed, stop, door, setup, source],
   );
   return <ListenForNote value={listening}>{children}</ListenForNote>;
 }

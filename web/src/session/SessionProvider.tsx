@@ -1,20 +1,22 @@
 import { createContext, use, type ReactNode } from 'react';
+import type { SessionDoor } from './sessionDoor.ts';
 import type { SessionController } from './sessionTypes.ts';
 
-const SessionContext = createContext<SessionController | null>(null);
+const SessionContext = createContext<SessionDoor | null>(null);
 
-export function SessionProvider({
-  controller,
-  children,
-}: {
-  controller: SessionController;
-  children: ReactNode;
-}) {
-  return <SessionContext value={controller}>{children}</SessionContext>;
+export function SessionProvider({ door, children }: { door: SessionDoor; children: ReactNode }) {
+  return <SessionContext value={door}>{children}</SessionContext>;
 }
 
+/** The way to the visit, for who may never need it. */
+export function useSessionDoor(): SessionDoor {
+  const door = use(SessionContext);
+  if (!door) throw new Error('SessionProvider is missing.');
+  return door;
+}
+
+/** The visit of this page. Rooms have it when they are shown; what else asks for it waits. */
 export function useSession(): SessionController {
-  const controller = use(SessionContext);
-  if (!controller) throw new Error('SessionProvider is missing.');
-  return controller;
+  const door = useSessionDoor();
+  return door.current ?? use(door.load());
 }

@@ -151,7 +151,7 @@ for (const start of ['playToStart', 'countIn'] as const)
     for (const waits of [0, 1.003, 0.2]) {
       openDatabase(`same-${start}-${waits}`);
       const { session, desk, phase } = newVisit();
-      session.arm(setupOf(), swell(start), '/stand/swell');
+      session.arm(setupOf(), swell(start), null);
       await phase('armed');
       if (waits > 0.5) desk.hurry(true);
       await new Promise<void>((resolve) => desk.after(waits, resolve));
@@ -217,7 +217,7 @@ it('paused, taken up, played once more, skipped before its tone: what sounded is
 
 it('a room left in the middle of a take keeps it, and the next room begins afresh', async () => {
   const { session, desk, phase, view } = newVisit();
-  session.arm(setupOf(), swell('playToStart'), '/stand/swell');
+  session.arm(setupOf(), swell('playToStart'), null);
   await phase('armed');
   session.begin();
   await phase('playing');
@@ -235,7 +235,7 @@ it('a room left in the middle of a take keeps it, and the next room begins afres
 
 it('an input that goes away ends the take and listens on', async () => {
   const { session, desk, phase, trouble, troubles } = newVisit();
-  session.arm(setupOf(), swell('playToStart'), '/stand/swell');
+  session.arm(setupOf(), swell('playToStart'), null);
   await phase('armed');
   session.begin();
   await phase('playing');

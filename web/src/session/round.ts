@@ -1,6 +1,5 @@
 import {
   afterRepeats,
-  familyOf,
   phraseBeats,
   phraseExercise,
   playedPhrases,
@@ -39,14 +38,12 @@ export interface Round {
 export function newRound(
   { settings: { hornId } }: SessionSetup,
   exercise: Exercise,
-  address: string,
+  address: string | null,
   { roundId, dateMs }: Moment,
 ): Round {
   return {
     exercise,
-    record: familyOf(exercise)?.isSingle
-      ? null
-      : { id: roundId, startedAt: dateMs, hornId, exercise, address },
+    record: address === null ? null : { id: roundId, startedAt: dateMs, hornId, exercise, address },
     index: 0,
     sinceSeconds: null,
     count: playedPhrases(exercise).length,

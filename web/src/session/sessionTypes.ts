@@ -31,8 +31,8 @@ export interface SessionController {
   goFree(setup: SessionSetup): void;
   /** A room of the Stand is left: a running take ends and is kept, sounds stop, the input stays open. */
   leave(): void;
-  /** Makes an exercise ready: the note begins it, or `begin` counts in. `address` is where it is played again. */
-  arm(setup: SessionSetup, exercise: Exercise, address: string): void;
+  /** Makes an exercise ready: the note begins it, or `begin` counts in. `address` is where its round is played again; null: it is no round. */
+  arm(setup: SessionSetup, exercise: Exercise, address: string | null): void;
   /** What may change while armed: eyes, beat, drone, and the scale learned from the last takes. */
   adjust(setup: SessionSetup): void;
   /** Begins, or goes on after a pause. */

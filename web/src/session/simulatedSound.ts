@@ -2,7 +2,9 @@ import type { Desk } from '../audio/index.ts';
 import type { SessionClient } from '../workers/index.ts';
 import type { Round } from './round.ts';
 import type { SessionSetup } from './setup.ts';
-import { simulatedOf, simulatedRequest } from './takeRequests.ts';
+
+/** By itself: it knows the families, and a first room does not. */
+const requests = () => import('./simulatedRequest.ts');
 
 export interface SimulatedSound {
   /** Renders what will be played for a take; done when it is ready. Only the newest is kept. */
@@ -23,7 +25,9 @@ export function createSimulatedSound(
   return {
     async render(setup, round, takeId, seed) {
       const sampleRateHz = rateHz();
-      const samples = await client.remote.renderSimulated(simulatedRequest(setup, round, sampleRateHz, seed));
+      const samples = await client.remote.renderSimulated(
+        (await requests()).simulatedRequest(setup, round, sampleRateHz, seed),
+      );
       rendered = { takeId, samples, sampleRateHz };
     },
     perform(takeId, atSeconds, onOver) {
@@ -34,7 +38,10 @@ export function createSimulatedSound(
     },
     async performFree(setup, isWanted) {
       const sampleRateHz = rateHz();
-      const samples = await client.remote.renderFreePlaying({ ...simulatedOf(setup, sampleRateHz), seed: 1 });
+      const samples = await client.remote.renderFreePlaying({
+        ...(await requests()).simulatedOf(setup, sampleRateHz),
+        seed: 1,
+      });
       if (isWanted()) desk.perform({ samples, sampleRateHz, atSeconds: 0, onOver: null });
     },
   };

@@ -6,7 +6,7 @@ import type { SessionClient } from '../workers/index.ts';
 import type { Beat } from './beat.ts';
 import type { DroneController } from './droneController.ts';
 import type { SimulatedSound } from './simulatedSound.ts';
-import { armRequest } from './takeRequests.ts';
+import { armRequest } from './armRequest.ts';
 import type { TroubleCode } from './troubleCode.ts';
 import type { VisitEffect, VisitEvent, VisitState } from './visitState.ts';
 

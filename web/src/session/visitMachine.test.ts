@@ -110,13 +110,13 @@ it('opens an input once, whatever room follows, and enters what is wanted then',
   const open = visit();
   open.say({ type: 'goFree', setup: microphone() });
   expect(open.does('open')).toMatchObject({ input: 'microphone', openingId: 1 });
-  open.say({ type: 'arm', setup: microphone(), exercise: SWELL, address: '/stand/swell' });
+  open.say({ type: 'arm', setup: microphone(), exercise: SWELL, address: null });
   expect(open.does('open')).toBeUndefined();
   open.say({ type: 'opened', openingId: 1 });
   expect(open.state.phase).toBe('armed');
   expect(open.does('arm')).toMatchObject({ takeId: open.takeId, afterSilence: false });
   // The simulated player takes its place: what is then said of the microphone is no news.
-  const other = open.say({ type: 'arm', setup: setupOf(), exercise: SWELL, address: '/stand/swell' });
+  const other = open.say({ type: 'arm', setup: setupOf(), exercise: SWELL, address: null });
   expect(other.does('open')).toMatchObject({ input: 'standIn', openingId: 2 });
   // The next input may have no way to the room, so a drone is stilled before it.
   const order = other.effects.map((effect) => effect.do);

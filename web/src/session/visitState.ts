@@ -70,7 +70,7 @@ export interface VisitState {
 /** What the player, a room, the input or the worker says. */
 export type VisitEvent =
   | { type: 'goFree'; setup: SessionSetup }
-  | { type: 'arm'; setup: SessionSetup; exercise: Exercise; address: string }
+  | { type: 'arm'; setup: SessionSetup; exercise: Exercise; address: string | null }
   /** The room is left: a running take ends and is kept, sounds stop, the input stays open. */
   | { type: 'leave' }
   /** The set-up changed in what may change while an exercise stands ready. */

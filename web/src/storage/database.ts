@@ -1,5 +1,5 @@
 import Dexie, { type DexieOptions, type Table, type Transaction } from 'dexie';
-import { takeKeys } from './takeKeys.ts';
+import { keysOnWrite, loadTakeKeys } from './keysOnWrite.ts';
 import {
   DATABASE_VERSION,
   FORMER_TABLES,
@@ -26,8 +26,8 @@ function createDatabase(name: string, options?: DexieOptions): Database {
       .stores(Object.fromEntries(schemas))
       .upgrade((transaction) => upgradeTables(transaction, version));
   }
-  db.takes.hook('creating', (_id, take) => void (take.keys = takeKeys(take)));
-  db.takes.hook('updating', (changes, _id, take) => ({ keys: takeKeys({ ...take, ...changes }) }));
+  db.takes.hook('creating', (_id, take) => void (take.keys = keysOnWrite(take)));
+  db.takes.hook('updating', (changes, _id, take) => ({ keys: keysOnWrite({ ...take, ...changes }) }));
   return db;
 }
 
@@ -38,6 +38,8 @@ const LEGACY_EXERCISES = 4;
 async function upgradeTables(transaction: Transaction, version: number): Promise<void> {
   // Loading code is no work on the database, and would end the transaction.
   if (version === LEGACY_EXERCISES) await Dexie.waitFor(loadLegacyParser());
+  // Whatever is changed in a take is written with its keys.
+  await Dexie.waitFor(loadTakeKeys());
   for (const name of TABLE_NAMES) {
     const changes = tableRow(name).upgrades?.[version] ?? [];
     if (changes.length > 0)
@@ -59,7 +61,7 @@ export type StorageKind = 'kept' | 'memory';
  * newer version of the app has written the database: its takes must not seem to be gone. `onOutdated`: that happens while it is open.
  */
 export async function openStorage(name: string, onOutdated: () => void): Promise<StorageKind> {
-  openDatabase(name);
+  nameDatabase(name);
   // Another tab has a newer version of the app: this one gives way, or neither could go on.
   database().on('versionchange', () => {
     database().close();
@@ -85,13 +87,13 @@ function refuseNewer(): void {
   throw new Dexie.VersionError('A newer version of the app has written this database.');
 }
 
-/** Names the database of this origin; it is opened when it is first needed. The worker's door. */
-export function openDatabase(name: string): void {
+/** Names the database of this origin; it is opened when it is first needed. */
+export function nameDatabase(name: string): void {
   opened = createDatabase(name);
 }
 
-/** The open database. Throws where `openDatabase` was forgotten. */
+/** The open database. Throws where it was not named. */
 export function database(): Database {
-  if (!opened) throw new Error('openDatabase was not called.');
+  if (!opened) throw new Error('The database has no name yet.');
   return opened;
 }

@@ -1,7 +1,7 @@
 import { database } from './database.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord } from './records.ts';
-import { judgedKey } from './takeKeys.ts';
+import { judgedKey } from './judgedKey.ts';
 import { takesOn } from './takesOn.ts';
 
 // Takes by the thousand: found by their keys, and read only where they are shown.

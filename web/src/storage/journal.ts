@@ -1,5 +1,6 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import { database } from './database.ts';
+import { loadTakeKeys } from './keysOnWrite.ts';
 import { TABLE_NAMES, tableRow } from './tables.ts';
 import type { TakeRecord, WholeTake } from './records.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
@@ -9,6 +10,7 @@ export const CHUNK_SECONDS = 0.25;
 
 /** A take begins: from now on it exists, whatever happens to the page. */
 export async function beginTake(record: TakeRecord): Promise<void> {
+  await loadTakeKeys();
   await database().takes.put(record);
 }
 
@@ -22,11 +24,13 @@ export async function appendChunk(
 }
 
 export async function noteDueClicks(takeId: string, dueClickSeconds: number[]): Promise<void> {
+  await loadTakeKeys();
   await database().takes.update(takeId, { dueClickSeconds });
 }
 
 /** The take has ended and been judged: record, frames and the day it counts for in one transaction. */
 export async function finishTake(record: TakeRecord, columns: FrameColumns): Promise<void> {
+  await loadTakeKeys();
   const db = database();
   await db.transaction('rw', [...dayTables(), db.frames], async () => {
     await db.frames.put({ takeId: record.id, columns });

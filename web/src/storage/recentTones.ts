@@ -7,7 +7,7 @@ import { setupKey } from './gear.ts';
 import { groupedBy } from './groupedBy.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord } from './records.ts';
-import { judgedKey } from './takeKeys.ts';
+import { judgedKey } from './judgedKey.ts';
 
 /** So many takes back are recent, and fewer soft ends than these are nobody's usual. */
 const RECENT_TAKES = 80;

@@ -3,13 +3,12 @@ import { recordOf } from '@inner-hum/core/headline';
 import { setupKey } from './gear.ts';
 import type { Gear } from './gearRecords.ts';
 import { isListed } from './listed.ts';
+import { judgedKey } from './judgedKey.ts';
 import type { TakeKeys, TakeRecord } from './records.ts';
 import { shelfKey } from './shelfKey.ts';
 
-export const judgedKey = (hornId: TakeRecord['hornId'], source: TakeRecord['source']) =>
-  `${hornId} ${source}`;
-
-type Told = Pick<
+/** What of a take its keys are made of. */
+export type KeyedTake = Pick<
   TakeRecord,
   'context' | 'analysis' | 'hornId' | 'source' | 'playerNote' | 'scale' | 'state' | 'deletedAt' | keyof Gear
 >;
@@ -24,7 +23,7 @@ function firstNote(context: TakeRecord['context']): number | null {
 }
 
 /** What a take came to in the figure of its drill, and what it is compared with: the same drill on the same note with the same set-up. */
-function recordKeys(take: Told): Pick<TakeKeys, 'record' | 'figure'> {
+function recordKeys(take: KeyedTake): Pick<TakeKeys, 'record' | 'figure'> {
   const { context, analysis, hornId, source, scale } = take;
   if (!context || !analysis || !isListed(take)) return {};
   try {
@@ -47,7 +46,7 @@ function recordKeys(take: Told): Pick<TakeKeys, 'record' | 'figure'> {
 }
 
 /** The keys of a take, made anew whenever it is written. */
-export function takeKeys(take: Told): TakeKeys {
+export function takeKeys(take: KeyedTake): TakeKeys {
   const { context, analysis, hornId, source, playerNote } = take;
   const first = firstNote(context);
   return {

@@ -1,6 +1,7 @@
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { PitchGuess, PlayingLoad, TakeLoudness } from '@inner-hum/core/judge';
 import { database } from './database.ts';
+import { loadTakeKeys } from './keysOnWrite.ts';
 import { eraseTake } from './journal.ts';
 import { isListed } from './listed.ts';
 import type { TakeRecord } from './records.ts';
@@ -34,6 +35,7 @@ async function changeTake(
   takeId: string,
   change: Partial<Pick<TakeRecord, 'deletedAt' | 'playerNote' | 'call'>>,
 ): Promise<void> {
+  await loadTakeKeys();
   const db = database();
   await db.transaction('rw', dayTables(), async () => {
     await db.takes.update(takeId, change);

@@ -5,7 +5,7 @@ import { usualAttacks, type TrialTone } from '@inner-hum/core/trial';
 import { firstMouthpiece } from './gear.ts';
 import { wallClock } from './moment.ts';
 import type { TakeRecord } from './records.ts';
-import { takeKeys } from './takeKeys.ts';
+import { keysOnWrite } from './keysOnWrite.ts';
 
 /** Figures that version 2 added. Of an older take they are not known; its verdict stays as it was. */
 const ADDED = [
@@ -132,7 +132,7 @@ export function giveWallClock(take: { startedAt: number } & Record<string, unkno
 
 /** Version 8 to 9: what a take is found by. */
 export function giveKeys(take: TakeRecord): void {
-  take.keys = takeKeys(take);
+  take.keys = keysOnWrite(take);
 }
 
 /** Names of version 9 that say what and in which unit since version 10. */

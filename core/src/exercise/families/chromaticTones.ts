@@ -1,5 +1,5 @@
 import type { DynamicPoint, PhraseOrder } from '../exercise.ts';
-import { shapedDynamics } from '../swell.ts';
+import { shapedDynamics } from '../shapedDynamics.ts';
 import { chromatic, defineFamily, note } from './family.ts';
 import {
   beatsOption,

@@ -1,4 +1,4 @@
-import { shapedDynamics } from '../swell.ts';
+import { shapedDynamics } from '../shapedDynamics.ts';
 import { defineFamily, downAndBack } from './family.ts';
 import { highNote, highNoteOptions, withHigh } from './high.ts';
 import {

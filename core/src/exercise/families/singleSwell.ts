@@ -1,7 +1,6 @@
-import { writtenMidi } from '../../horn/index.ts';
-import { buildSwell } from '../swell.ts';
+import { shapedDynamics } from '../shapedDynamics.ts';
 import { SWELL_SHAPES } from '../swellShape.ts';
-import { defineFamily } from './family.ts';
+import { defineFamily, note } from './family.ts';
 import { beatsOption, choiceOption, markOption, noteOption, startOption, tempoOption } from './options.ts';
 
 /** One note, one breath, one hairpin, like a volume knob. */
@@ -20,6 +19,12 @@ export const singleSwell = defineFamily({
     tempoBpm: tempoOption(60),
     start: startOption('playToStart'),
   }),
-  write: ({ note, from, loud, ...rest }) =>
-    buildSwell({ ...rest, note: writtenMidi(note), soft: from, loud }),
+  write: ({ note: midi, shape, beats, from, loud }) => ({
+    phrases: [
+      {
+        items: [{ ...note(midi, beats, from), dynamics: shapedDynamics({ shape, beats, soft: from, loud }) }],
+        breath: 'one',
+      },
+    ],
+  }),
 });

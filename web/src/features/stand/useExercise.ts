@@ -1,4 +1,10 @@
-import { phraseExercise, playedPhrases, withFingerings, type Exercise } from '@inner-hum/core/exercise';
+import {
+  familyOf,
+  phraseExercise,
+  playedPhrases,
+  withFingerings,
+  type Exercise,
+} from '@inner-hum/core/exercise';
 import { guessedEnds, type PitchGuess } from '@inner-hum/core/judge';
 import { use, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
@@ -44,7 +50,7 @@ export function useExercise(
       setup.settings.profileId,
     ]);
   const arm = () => {
-    if (setup) session.arm(setup, exercise, address);
+    if (setup) session.arm(setup, exercise, familyOf(exercise)?.isSingle ? null : address);
   };
   const armAnew = useEffectEvent(arm);
   const { isOn: listens } = use(ListenForNote);
