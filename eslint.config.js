@@ -73,6 +73,7 @@ const webFolders = [
   'words',
   'addresses',
   'files',
+  'forms',
   'housekeeping',
   'today',
 ];
@@ -80,6 +81,7 @@ const webMay = {
   words: [],
   notation: ['words'],
   ui: ['notation', 'words'],
+  forms: ['notation', 'ui', 'words'],
   ribbon: [],
   engraving: ['ribbon', 'notation', 'ui', 'words'],
   listing: ['addresses', 'ribbon', 'notation', 'ui', 'storage', 'workers', 'words'],
@@ -95,6 +97,7 @@ const webMay = {
   features: [
     'addresses',
     'files',
+    'forms',
     'housekeeping',
     'today',
     'session',
