@@ -7,6 +7,8 @@ import { playExercise, WARM_UP } from '../simulated/index.ts';
 import {
   decodeWav,
   encodeWav,
+  framesFromBytes,
+  framesToBytes,
   framesToCsv,
   packFrames,
   packTake,
@@ -193,4 +195,29 @@ it('packs frames so finely that no ribbon shows the difference, and knows rows t
   expect(worst('levelDb', (a, b) => a - b)).toBeLessThan(0.051);
   expect(worst('noiseToHarmonicDb', (a, b) => a - b)).toBeLessThan(0.126);
   expect(() => unpackFrames(new Uint8Array(13))).toThrow(/12/);
+});
+
+it('reads frames value for value, and none that no sound can have', () => {
+  const track = listenTo(new Float32Array(24_000).fill(0), 48_000);
+  const columns = track.slice(0);
+  columns.f0Hz[3] = 233.08;
+  columns.levelDb[3] = -23.5;
+  columns.noiseToHarmonicDb[3] = NaN;
+  const bytes = framesToBytes(columns);
+  expect(framesFromBytes(bytes)).toEqual(columns);
+  const odd: [keyof typeof columns, number][] = [
+    ['f0Hz', -1],
+    ['f0Hz', 1e30],
+    ['f0Hz', Infinity],
+    ['levelDb', 300],
+    ['levelDb', -Infinity],
+    ['centroidHarmonics', 1e9],
+  ];
+  for (const [name, value] of odd) {
+    const broken = { ...columns, [name]: Float32Array.from(columns[name]) };
+    broken[name][5] = value;
+    expect(() => framesFromBytes(framesToBytes(broken)), `${name} ${value}`).toThrowError(
+      /no sound has that/,
+    );
+  }
 });

@@ -31,7 +31,17 @@ export function framesToBytes(columns: FrameColumns): Uint8Array<ArrayBuffer> {
   return new Uint8Array(view.buffer);
 }
 
-/** Reads such bytes. Throws `packed-rows` where they are not whole. */
+/** What a column may hold besides NaN: a pitch that a horn or a squeak can have, a level that a recording can have. */
+const BOUNDS: Partial<Record<(typeof COLUMNS)[number], readonly [number, number]>> = {
+  f0Hz: [0, 6000],
+  unaidedHz: [0, 6000],
+  levelDb: [-200, 20],
+  airDb: [-200, 20],
+};
+/** Of any other. */
+const WIDEST = [-1e6, 1e6] as const;
+
+/** Reads such bytes. Throws `packed-rows` where they are not whole, or no sound has such values. */
 export function framesFromBytes(bytes: Uint8Array): FrameColumns {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const count = bytes.length < HEAD_BYTES ? -1 : view.getUint32(0, true);
@@ -41,10 +51,15 @@ export function framesFromBytes(bytes: Uint8Array): FrameColumns {
   if (bytes.length !== HEAD_BYTES + 4 * values)
     throw new CoreError('packed-rows', `${bytes.length} bytes are not ${count} frames.`);
   let at = HEAD_BYTES;
-  for (const name of COLUMNS)
+  for (const name of COLUMNS) {
+    const [least, most] = BOUNDS[name] ?? WIDEST;
     for (let i = 0; i < columns[name].length; i++) {
-      columns[name][i] = view.getFloat32(at, true);
+      const value = view.getFloat32(at, true);
+      if (value < least || value > most)
+        throw new CoreError('packed-rows', `${name} of frame ${i} is ${value}: no sound has that.`);
+      columns[name][i] = value;
       at += 4;
     }
+  }
   return columns;
 }

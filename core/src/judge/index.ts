@@ -1,6 +1,7 @@
 // Judgement: frames and an exercise in, the figures of a take and its verdict out. One measure a file, each a
 // pure function. Words belong to the interface; a verdict here is a finding with its figures.
 export { analyseTake } from './analyseTake.ts';
+export { analysisFault } from './analysisFault.ts';
 export type { TakeAnalysis } from './takeAnalysis.ts';
 export type { SoundProcessing } from './soundProcessing.ts';
 export { fingeredPartials } from './fingeredPartials.ts';

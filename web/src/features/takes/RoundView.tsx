@@ -2,7 +2,7 @@ import { familyOf } from '@inner-hum/core/exercise';
 import { Box, Flex } from '@chakra-ui/react';
 import type { NoteNaming } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import type { RoundRecord, TakeRecord } from '../../storage/index.ts';
+import { ownAddress, type RoundRecord, type TakeRecord } from '../../storage/index.ts';
 import { exerciseName } from '../../notation/index.ts';
 import { ActionLink, RoomHeading } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
@@ -37,7 +37,7 @@ export function RoundView({ round, takes, naming }: RoundViewProps) {
         <Box>{t('round.empty')}</Box>
       )}
       <Flex gap="5" my="5">
-        <ActionLink look="main" to={round.address}>
+        <ActionLink look="main" to={ownAddress(round.address) ?? '/shelf'}>
           {t('round.again')}
         </ActionLink>
         <ActionLink look="plain" to="/takes">
