@@ -1,4 +1,5 @@
 import { database } from './database.ts';
+import { loadTakeKeys } from './keysOnWrite.ts';
 import { daysOfTakes } from './dayRecords.ts';
 import { practiceOfTakes } from './practiceRecords.ts';
 import type { HornCheckRecord, MouthpieceRecord, ReedRecord } from './gearRecords.ts';
@@ -28,6 +29,7 @@ export interface ManyRows {
 
 /** Stores them in one transaction, with the days their takes make up: all of it or nothing. For an empty database. */
 export async function putMany(rows: ManyRows): Promise<void> {
+  await loadTakeKeys();
   const db = database();
   const names = Object.keys(rows) as (keyof ManyRows)[];
   const tables = [...names.map((name) => db.table(name)), db.tendencyDays, db.practiceDays];

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { expect, it } from 'vitest';
-import { beginTake, database, openStorage, writePlayerNote, type TakeRecord } from './index.ts';
+import { beginTake, database, openStorage, putMany, writePlayerNote, type TakeRecord } from './index.ts';
 import { TEST_TAKE } from './testTake.ts';
 
 // The page's way to open, which has not yet learned what takes are found by: workers and other tests have it from the start.
@@ -50,4 +50,22 @@ it('writes no take without its keys, whoever writes first', async () => {
   expect(await keysOf('first')).toMatchObject({ note: expect.any(String) as string });
   await writePlayerNote('first', 'round and full');
   expect(await keysOf('first')).toMatchObject({ noted: 1 });
+});
+
+it('lays in many rows at once, as the demo does, before anything else was written', async () => {
+  await openStorage('laid-in', () => undefined);
+  const rows = { takes: [{ ...TEST_TAKE, id: 'demo' }] };
+  await putMany({
+    ...rows,
+    frames: [],
+    performances: [],
+    rounds: [],
+    trials: [],
+    aims: [],
+    mouthpieces: [],
+    reeds: [],
+    hornChecks: [],
+    dayNotes: [],
+  });
+  expect(await keysOf('demo')).toMatchObject({ note: expect.any(String) as string });
 });

@@ -61,6 +61,10 @@ it.each(Object.entries(GOOD))('takes a good row of %s', (table, row) => {
   expect(faultOfRow(table as OwnTable, row)).toBeNull();
 });
 
+it('takes an aim by no day', () => {
+  expect(faultOfRow('aims', { ...GOOD.aims, byDay: null })).toBeNull();
+});
+
 const aim = GOOD.aims;
 const [phrase] = exercise.phrases;
 const withItem = (change: object) => ({

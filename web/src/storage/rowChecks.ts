@@ -29,6 +29,11 @@ const isDay = (value: unknown) =>
 const time = yup.number().required().min(0).max(LAST_MS);
 const timeOrNot = yup.number().min(0).max(LAST_MS).nullable().defined();
 const day = yup.string().required().test('day', '${path} must be a day', isDay);
+const dayOrNot = yup
+  .string()
+  .nullable()
+  .defined()
+  .test('day', '${path} must be a day', (value) => value === null || isDay(value));
 const horn = yup.string().oneOf(HORN_IDS).required();
 const finite = yup
   .number()
@@ -279,7 +284,7 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
       target: finite,
       wants: yup.string().oneOf(['less', 'more']).required(),
     }),
-    byDay: day.nullable(),
+    byDay: dayOrNot,
     createdAt: time,
     doneAt: timeOrNot,
   }),
