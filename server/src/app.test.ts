@@ -4,7 +4,7 @@ import { request, type IncomingHttpHeaders, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { createApp } from './app.ts';
 import { choosePort } from './choosePort.ts';
 
@@ -93,6 +93,25 @@ it('gives nothing from outside its folder, however the way there is written', as
     expect(body, path).not.toContain('root:');
     expect([200, 308, 400, 403, 404], path).toContain(status);
     expect(headers['content-security-policy'], path).toContain("default-src 'none'");
+  }
+});
+
+it('answers an address that cannot be read with 400 and a sentence, and shows nothing of itself', async () => {
+  const said = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+  for (const path of ['/%', '/%E0%A4%A', '/takes/%c0%ae', '/assets/%ZZ.js']) {
+    const { status, body, headers } = await get(path);
+    expect([status, body], path).toEqual([400, 'This address cannot be read.']);
+    expect(headers['content-security-policy'], path).toContain("default-src 'none'");
+  }
+  expect(said).not.toHaveBeenCalled();
+  said.mockRestore();
+});
+
+it('refuses a name that is none of this machine', async () => {
+  for (const host of ['evil.example', 'evil.example:4170', '127.0.0.1.evil.example', '169.254.169.254']) {
+    const { status, headers, body } = await get('/', host);
+    expect([status, headers.location], host).toEqual([421, undefined]);
+    expect(body, host).toBe('Inner Hum is not here. Open http://127.0.0.1:4170.');
   }
 });
 

@@ -1,7 +1,9 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
+import { hostname } from 'node:os';
 import { join } from 'node:path';
-import express, { type Express, type Response } from 'express';
+import express, { type ErrorRequestHandler, type Express, type Response } from 'express';
+import helmet from 'helmet';
 import { CERTIFICATE_PATH } from './lanWords.ts';
 
 export interface ServerConfig {
@@ -12,24 +14,6 @@ export interface ServerConfig {
   demo: boolean;
   /** The authority that phones are offered; null where the app is not served to the house. */
   authority: string | null;
-}
-
-/** Nothing foreign, no inline script; styles only with this response's nonce. */
-function policy(nonce: string): string {
-  return [
-    "default-src 'none'",
-    "script-src 'self'",
-    "worker-src 'self'",
-    `style-src 'self' 'nonce-${nonce}'`,
-    "font-src 'self'",
-    "img-src 'self' data: blob:",
-    "media-src 'self' blob:",
-    "connect-src 'self'",
-    "manifest-src 'self'",
-    "base-uri 'none'",
-    "form-action 'none'",
-    "frame-ancestors 'none'",
-  ].join('; ');
 }
 
 /** Powers that browsers would give a page: the microphone, and the light that stays on. Nothing else. */
@@ -55,20 +39,59 @@ const PERMISSIONS = [
   ].map((name) => `${name}=()`),
 ].join(', ');
 
-function setStrictHeaders(response: Response, nonce: string): void {
-  response.set({
-    'Content-Security-Policy': policy(nonce),
-    'Permissions-Policy': PERMISSIONS,
-    'Referrer-Policy': 'no-referrer',
-    'X-Content-Type-Options': 'nosniff',
-    'Cross-Origin-Opener-Policy': 'same-origin',
-    'Cross-Origin-Resource-Policy': 'same-origin',
-  });
+/** What a request did wrong, in a word: no page of this program's insides, on no screen. */
+const tellPlainly: ErrorRequestHandler = (error: unknown, _request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const status = (error as { status?: unknown } | null)?.status;
+  const isTheirs = typeof status === 'number' && status >= 400 && status < 500;
+  response
+    .status(isTheirs ? status : 500)
+    .type('text')
+    .send(isTheirs ? 'This address cannot be read.' : 'Something went wrong.');
+};
+
+const NONE = ["'none'"];
+const OWN = ["'self'"];
+
+/** Nothing foreign, no inline script; styles only with this response's nonce. */
+const strictHeaders = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: NONE,
+      scriptSrc: OWN,
+      workerSrc: OWN,
+      styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response as Response)}'`],
+      fontSrc: OWN,
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      mediaSrc: ["'self'", 'blob:'],
+      connectSrc: OWN,
+      manifestSrc: OWN,
+      baseUri: NONE,
+      formAction: NONE,
+      frameAncestors: NONE,
+    },
+  },
+  // A browser that once learned that an address of the house is secure would go on asking for it so.
+  strictTransportSecurity: false,
+});
+
+/** The nonce of a response: made once. */
+function nonceOf({ locals }: Response): string {
+  const kept = locals as { nonce?: string };
+  kept.nonce ??= randomBytes(16).toString('base64');
+  return kept.nonce;
 }
+
+/** Names under which a machine knows itself. */
+const OWN_NAMES = ['localhost', '[::1]', hostname()];
 
 /**
  * Serves the built app and nothing else. The browser's data belong to one origin, so every other name of this machine is sent to
- * the first one.
+ * the first one; who was led here under a foreign name is told where the app is.
  */
 export function createApp({ distDir, origins, demo, authority }: ServerConfig): Express {
   const readPage = () =>
@@ -77,13 +100,15 @@ export function createApp({ distDir, origins, demo, authority }: ServerConfig): 
   const hosts = origins.map((origin) => new URL(origin).hostname);
   const app = express();
   app.disable('x-powered-by');
+  app.use(strictHeaders);
   app.use((request, response, next) => {
-    if (!hosts.includes(request.hostname)) {
+    response.set('Permissions-Policy', PERMISSIONS);
+    // There is no host in a request that is too old to have one.
+    const host = (request.hostname as string | undefined) ?? '';
+    if (hosts.includes(host)) next();
+    else if (OWN_NAMES.includes(host))
       response.redirect(308, new URL(request.originalUrl.replace(/^\/+/, '/'), origins[0]).href);
-      return;
-    }
-    setStrictHeaders(response, '');
-    next();
+    else response.status(421).type('text').send(`Inner Hum is not here. Open ${origins[0]}.`);
   });
   if (authority !== null)
     app.get(CERTIFICATE_PATH, (_request, response) => {
@@ -106,9 +131,11 @@ export function createApp({ distDir, origins, demo, authority }: ServerConfig): 
     }
     // The app may have been built anew since: the page names its newest files. While it is being built the old one stands.
     if (existsSync(join(distDir, 'index.html'))) page = readPage();
-    const nonce = randomBytes(16).toString('base64');
-    setStrictHeaders(response, nonce);
-    response.set('Cache-Control', 'no-store').type('html').send(page.replaceAll('__CSP_NONCE__', nonce));
+    response
+      .set('Cache-Control', 'no-store')
+      .type('html')
+      .send(page.replaceAll('__CSP_NONCE__', nonceOf(response)));
   });
+  app.use(tellPlainly);
   return app;
 }

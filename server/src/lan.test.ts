@@ -38,10 +38,14 @@ it('serves HTTPS that a device trusts once it trusts the authority, and only the
     });
   expect(await get('/today', [authority])).toMatchObject({ status: 200, body: 'the app' });
   expect((await get(CERTIFICATE_PATH, [authority])).body).toBe(authority);
-  expect(
-    (await get('/today', [authority], 'elsewhere.example', { checkServerIdentity: () => undefined }))
-      .location,
-  ).toBe('https://127.0.0.1:4175/today');
+  const byAnyName = { checkServerIdentity: () => undefined };
+  expect((await get('/today', [authority], 'localhost', byAnyName)).location).toBe(
+    'https://127.0.0.1:4175/today',
+  );
+  expect(await get('/today', [authority], 'elsewhere.example', byAnyName)).toMatchObject({
+    status: 421,
+    body: 'Inner Hum is not here. Open https://127.0.0.1:4175.',
+  });
   await expect(get('/today', [])).rejects.toThrow(/certificate/i);
   server.close();
 });

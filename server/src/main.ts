@@ -40,7 +40,15 @@ async function start() {
   return { server: createHttps({ key, cert: chain }, app), host: '0.0.0.0', words: await lanWords(origins) };
 }
 
+/** Who takes longer than this to ask holds a place for nothing. */
+const HEADERS_MS = 5_000;
+const REQUEST_MS = 15_000;
+
 const { server, host, words } = await start();
+server.headersTimeout = HEADERS_MS;
+server.requestTimeout = REQUEST_MS;
+// Nothing is ever sent to this server but questions.
+server.maxHeadersCount = 100;
 server.on('listening', () => console.log(`${words}${demo ? ' (demo data)' : ''}`));
 server.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EADDRINUSE')
