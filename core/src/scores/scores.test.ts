@@ -19,8 +19,9 @@ import {
   restBeats,
   type Exercise,
   type NoteItem,
+  buildSwell,
 } from '../exercise/index.ts';
-import { HORN_IDS, HORNS, hornById, type HornId } from '../horn/index.ts';
+import { HORN_IDS, HORNS, hornById, type HornId, writtenMidi } from '../horn/index.ts';
 import {
   exerciseToMidi,
   exerciseToMusicXml,
@@ -493,4 +494,39 @@ it('ends with a sentence or a score whatever is done to a file', () => {
     ),
     { numRuns: 300 },
   );
+});
+
+it('swells in a MIDI file as it is written: by expression alone, which is there before the note and says 20 dB from pp to ff', () => {
+  const swell = (shape: 'growFade' | 'steady', loud: 'ff' | 'mp') =>
+    exerciseToMidi(
+      buildSwell({ note: writtenMidi(67), shape, beats: 8, tempoBpm: 60, start: 'countIn', loud }),
+      'alto',
+      { click: false, a4Hz: 440 },
+    );
+  const messages = (midi: Uint8Array) => {
+    const file = new (JZZ.MIDI as unknown as { SMF: new (text: string) => SmfFile }).SMF(
+      Array.from(midi, (byte) => String.fromCharCode(byte)).join(''),
+    );
+    return [...file].flatMap((track) => [...track]);
+  };
+  const isOn = ([status, , velocity]: SmfMessage) => (status & 0xf0) === 0x90 && velocity > 0;
+  const isExpression = ([status, controller]: SmfMessage) => (status & 0xf0) === 0xb0 && controller === 11;
+  /** As a synthesiser takes it. */
+  const db = (message: SmfMessage) => 40 * Math.log10(message[2] / 127);
+  const hairpin = messages(swell('growFade', 'ff'));
+  const soft = messages(swell('steady', 'mp'));
+  // However loud a note begins, it is struck alike.
+  const struck = [hairpin, soft].map((all) => all.filter(isOn).map(([, , velocity]) => velocity));
+  expect(struck[0]).toEqual(struck[1]);
+  const levels = hairpin.filter(isExpression);
+  expect(levels[0].tt).toBeLessThanOrEqual(hairpin.find(isOn)?.tt ?? -1);
+  const [first, last] = [db(levels[0]), db(levels[levels.length - 1])];
+  const top = Math.max(...levels.map(db));
+  expect(top - first).toBeGreaterThan(18);
+  expect(top - first).toBeLessThan(22);
+  expect(top - last).toBeGreaterThan(17);
+  // What swells from pp ends softer than a steady mp, and its top is louder.
+  const steady = soft.filter(isExpression).map(db);
+  expect(last).toBeLessThan(steady[0]);
+  expect(top).toBeGreaterThan(steady[0]);
 });

@@ -1,6 +1,5 @@
 import toneMidi from '@tonejs/midi';
 import {
-  markFraction,
   noteTarget,
   onPaper,
   playedPhrases,
@@ -21,11 +20,13 @@ const CLICK_BEATS = 0.1;
 /** How fine a hairpin goes, in beats. */
 const SWELL_BEATS = 0.25;
 const EXPRESSION = 11;
-/** Loudest and softest of the expression controller; nothing is not the softest tone. */
-const LOUD = 1;
-const SOFT = 0.15;
+/** What a note is struck with: how loud it is, expression alone says, or a mark would count twice. */
+const VELOCITY = 100 / 127;
+/** From ppp to fff: pp to ff is 20 dB of it. A synthesiser takes expression as 40 log10 of its share. */
+const SPAN_DB = 28;
+const DB_A_DECADE = 40;
 
-const value = (fraction: number) => SOFT + (LOUD - SOFT) * fraction;
+const expression = (fraction: number) => 10 ** ((-SPAN_DB * (1 - fraction)) / DB_A_DECADE);
 const ticks = (beats: number) => Math.round(beats * TICKS_A_BEAT);
 
 export interface MidiChoice {
@@ -94,14 +95,15 @@ function addNote(
     midi: nearestMidi(targetHz, a4Hz),
     ticks: ticks(beat),
     durationTicks: ticks(item.lengthBeats),
-    velocity: value(markFraction(item.dynamics[0].mark)),
+    velocity: VELOCITY,
   });
   const isSteady = item.dynamics.every(({ mark }) => mark === item.dynamics[0].mark);
   const step = isSteady ? item.lengthBeats : SWELL_BEATS;
   for (let at = 0; at < item.lengthBeats; at += step)
     track.addCC({
       number: EXPRESSION,
-      ticks: ticks(beat + at),
-      value: value(targetFraction(item, at)),
+      // The first is there before the note is.
+      ticks: at === 0 ? Math.max(0, ticks(beat) - 1) : ticks(beat + at),
+      value: expression(targetFraction(item, at)),
     });
 }
