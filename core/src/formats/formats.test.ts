@@ -98,6 +98,60 @@ describe('WAV', () => {
       }
   });
 
+  describe('of recorders that did not know how long it would be', () => {
+    const body = pcm(16, [0.5, -0.25, 0.125]);
+    const head = riff(['fmt ', format(1, 1, 48000, 16)]);
+    /** A data chunk that says it is so long. */
+    const data = (says: number) => {
+      const chunk = Buffer.alloc(8);
+      chunk.write('data', 'latin1');
+      chunk.writeUInt32LE(says, 4);
+      return chunk;
+    };
+    const rf64 = (says: bigint) => {
+      const sizes = Buffer.alloc(28);
+      sizes.writeBigUInt64LE(says, 8);
+      const file = Buffer.from(
+        Buffer.concat([riff(['ds64', sizes], ['fmt ', format(1, 1, 48000, 16)]), data(0xffffffff), body]),
+      );
+      file.write('RF64', 'latin1');
+      return Uint8Array.from(file);
+    };
+    const wanted = [0.5, -0.25, 0.125];
+
+    it.each([
+      ['streamed: all ones', Uint8Array.from(Buffer.concat([head, data(0xffffffff), body]))],
+      ['streamed: nearly all ones', Uint8Array.from(Buffer.concat([head, data(0xffffff00), body]))],
+      ['crashed: nothing', Uint8Array.from(Buffer.concat([head, data(0), body]))],
+      [
+        'crashed: nothing, half a sample at the end',
+        Uint8Array.from(Buffer.concat([head, data(0), body, Buffer.from([7])])),
+      ],
+      ['over four gigabytes may be: RF64', rf64(6n)],
+      ['RF64 that was not finished', rf64(0n)],
+    ])('%s', (_, file) => {
+      const { samples: read, sampleRateHz } = decodeWav(file);
+      expect(sampleRateHz).toBe(48000);
+      expect(read).toHaveLength(3);
+      for (const [n, value] of wanted.entries()) expect(read[n]).toBeCloseTo(value, 3);
+    });
+
+    it('an empty one stays empty, and what follows is no sound', () => {
+      expect(refusal(riff(['fmt ', format(1, 1, 48000, 16)], ['data', new Uint8Array(0)]))).toContain(
+        'no sound',
+      );
+      expect(
+        refusal(
+          riff(['fmt ', format(1, 1, 48000, 16)], ['data', new Uint8Array(0)], ['LIST', new Uint8Array(12)]),
+        ),
+      ).toContain('no sound');
+    });
+
+    it('a promise that is kept in part is told as it was', () => {
+      expect(refusal(Uint8Array.from(Buffer.concat([head, data(600), body])))).toContain('cut short');
+    });
+  });
+
   it('says of each bad file what is wrong', () => {
     const data = ['data', pcm(16, [0.1, 0.2])] as [string, Uint8Array];
     const whole = riff(['fmt ', format(1, 1, 48000, 16)], data);

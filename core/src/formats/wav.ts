@@ -75,8 +75,13 @@ function onlyFormatAndData(
 ): Uint8Array {
   const formatEnd = 12 + 8 + formatSize + (formatSize % 2);
   const plain = new Uint8Array(formatEnd + 8 + dataSize);
-  plain.set(bytes.subarray(0, 12));
+  const view = new DataView(plain.buffer);
+  plain.set(new TextEncoder().encode('RIFF'));
+  view.setUint32(4, plain.length - 8, true);
+  plain.set(bytes.subarray(8, 12), 8);
   plain.set(bytes.subarray(formatAt - 8, formatAt + formatSize), 12);
   plain.set(bytes.subarray(dataAt - 8, dataAt + dataSize), formatEnd);
+  // As long as it is, whatever it said of itself.
+  view.setUint32(formatEnd + 4, dataSize, true);
   return plain;
 }

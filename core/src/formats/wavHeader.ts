@@ -25,33 +25,55 @@ const EXTENSIBLE = 0xfffe;
 const DEPTHS: Record<number, number[]> = { [PCM]: [8, 16, 24, 32], [FLOAT]: [32, 64] };
 const MAX_CHANNELS = 32;
 
+/** Plain, and with sizes of 64 bits. */
+const FORMS = ['RIFF', 'RF64'];
+const UNKNOWN = 0xffffffff;
+/** Who streams does not know how long it will be, and promises as much as there can be. */
+const STREAMED = 0xffffff00;
+
 const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
   new CoreError('wav-unreadable', sentence, { name, values });
 
 /**
  * Reads and checks the header of a RIFF WAV file before anything trusts it. Throws `wav-unreadable` with a
  * sentence: empty, no WAV, cut short, absurd (rate outside 8-192 kHz, no channel or over 32), or a coding other
- * than PCM and float.
+ * than PCM and float. Where a recorder streamed, or crashed before it could say how long its sound is, all that is there is its sound.
  */
 export function readWavHeader(bytes: Uint8Array): WavHeader {
   if (bytes.length === 0) throw refuse('The file is empty.', 'empty');
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const name = (at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
-  if (name(0) !== 'RIFF' || name(8) !== 'WAVE')
+  if (!FORMS.includes(name(0)) || name(8) !== 'WAVE')
     throw refuse('This is no WAV file: save the sound as WAV (PCM or float) and try again.', 'notWav');
+  /** Of the sound, where it may be too long for its own chunk to say. */
+  let largeSize: number | null = null;
   let format: (WavFormat & Pick<WavHeader, 'formatAt' | 'formatSize'>) | null = null;
   for (let at = 12; at + 8 <= bytes.length;) {
     const size = view.getUint32(at + 4, true);
     const body = at + 8;
+    if (name(at) === 'ds64' && body + 16 <= bytes.length)
+      largeSize = Number(view.getBigUint64(body + 8, true));
     if (name(at) === 'fmt ') format = { ...readFormat(view, body, size), formatAt: body, formatSize: size };
     if (name(at) === 'data') {
       if (!format) throw refuse('The WAV header is broken: its sound comes before its format.', 'damaged');
-      const sampleCount = countSamples(format, size, bytes.length - body);
-      return { ...format, sampleCount, dataAt: body, dataSize: size };
+      const present = bytes.length - body;
+      const told = size === UNKNOWN && largeSize !== null ? largeSize : size;
+      const isOpen = told >= STREAMED || (told === 0 && present > 0 && !isChunk(bytes, body));
+      const frameBytes = (format.channels * format.bitsPerSample) / 8;
+      const dataSize = isOpen ? present - (present % frameBytes) : told;
+      return { ...format, sampleCount: countSamples(format, dataSize, present), dataAt: body, dataSize };
     }
     at = body + size + (size % 2);
   }
   throw refuse('The WAV file is cut short: it holds no sound. Copy or record it again.', 'cutShort');
+}
+
+/** Whether a chunk begins here, by its name and a size that fits: then what came before it was empty, and not left open by a recorder that crashed. */
+function isChunk(bytes: Uint8Array, at: number): boolean {
+  if (at + 8 > bytes.length) return false;
+  const name = String.fromCharCode(...bytes.subarray(at, at + 4));
+  const size = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(at + 4, true);
+  return /^[A-Za-z][A-Za-z0-9 ]{3}$/.test(name) && at + 8 + size <= bytes.length;
 }
 
 function readFormat(view: DataView, at: number, size: number): WavFormat {
