@@ -172,11 +172,18 @@ test('recordings become takes: split at their pauses, whatever the browser reads
   const wav = await encodeWav({ sampleRateHz: swell.sampleRateHz, samples: twice }, 16);
   const flac = await encodeFlac(swell);
   const bad = (await encodeWav({ sampleRateHz: 48000, samples: Float32Array.of(NaN, 1) })) as Uint8Array;
+  // Of a recorder that did not know how long it would be.
+  const streamed = Buffer.from(await encodeWav(swell, 16));
+  streamed.writeUInt32LE(0xffffffff, streamed.indexOf('data') + 4);
   await page.goto('/takes');
   await page.getByText('Import recordings').click();
   await page.locator('input[type=file]').setInputFiles([
     { name: 'twice.wav', mimeType: 'audio/wav', buffer: Buffer.from(wav) },
     { name: 'once.flac', mimeType: 'audio/flac', buffer: Buffer.from(flac ?? []) },
+    { name: 'streamed.wav', mimeType: 'audio/wav', buffer: streamed },
+    // Called something else than it is.
+    { name: 'flac.wav', mimeType: 'audio/wav', buffer: Buffer.from(flac ?? []) },
+    { name: 'tape.aiff', mimeType: 'audio/aiff', buffer: Buffer.from('FORM\0\0\0\x20AIFFCOMM', 'latin1') },
     { name: 'text.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('no sound') },
     { name: 'short.wav', mimeType: 'audio/wav', buffer: Buffer.from(wav.slice(0, 2000)) },
     { name: 'nan.wav', mimeType: 'audio/wav', buffer: Buffer.from(bad) },
@@ -187,17 +194,20 @@ test('recordings become takes: split at their pauses, whatever the browser reads
     },
   ]);
   const door = page.getByTestId('bring-in');
-  await expect(door).toContainText('3 takes imported', { timeout: 60_000 });
+  await expect(door).toContainText('5 takes imported', { timeout: 60_000 });
+  await expect(door).toContainText(
+    'tape.aiff was not imported: it is AIFF, which this browser cannot read. Convert',
+  );
   await expect(door).toContainText('text.mp3 was not imported: the browser cannot read');
   await expect(door).toContainText(/short\.wav was not imported: .*cut short/);
   await expect(door).toContainText(/nan\.wav was not imported: .*no number/);
   await expect(door).toContainText('quiet.wav was not imported: no tone');
-  await expect(page.getByText('3 takes kept')).toBeVisible();
+  await expect(page.getByText('5 takes kept')).toBeVisible();
   // And out again, as tables and sound.
-  await page.getByText('Export these 3 takes').click();
+  await page.getByText('Export these 5 takes').click();
   const zip = await downloaded(page, () => page.getByRole('button', { name: 'Sound as WAV' }).click());
   const sounds = unzipSync(zip.bytes);
-  expect(Object.keys(sounds)).toHaveLength(3);
+  expect(Object.keys(sounds)).toHaveLength(5);
   for (const sound of Object.values(sounds)) expect(strFromU8(sound.slice(8, 12))).toBe('WAVE');
 });
 

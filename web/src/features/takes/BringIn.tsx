@@ -92,7 +92,11 @@ export function BringIn() {
               <Box key={i}>
                 {t('bringIn.not', {
                   name: answer.name,
-                  why: answer.why ? whyText(answer.why, t) : t(`bringIn.why.${answer.kind}`),
+                  why: answer.why
+                    ? whyText(answer.why, t)
+                    : answer.format
+                      ? t('bringIn.why.convert', { format: answer.format })
+                      : t(`bringIn.why.${answer.kind}`),
                 })}
               </Box>
             ),

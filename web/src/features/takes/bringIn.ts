@@ -1,3 +1,4 @@
+import { SOUND_KIND_BYTES, soundKind, type SoundKind } from '@inner-hum/core/formats';
 import { whyOf, type Why } from '@inner-hum/core/signal';
 import { decodeSound } from '../../audio/index.ts';
 import { gearOf, readSettings } from '../../storage/index.ts';
@@ -13,21 +14,34 @@ export type Whose = RecordingRequest['whose'];
 /** What became of one file. */
 export type BroughtIn =
   | { kind: 'kept'; name: string; takeIds: string[] }
-  | { kind: 'tooLong' | 'tooBig' | 'unreadable' | 'silent'; name: string; why?: Why };
+  | { kind: 'tooLong' | 'tooBig' | 'unreadable' | 'silent'; name: string; why?: Why; format?: string };
 
-const isWav = (file: File) => /\.wave?$/i.test(file.name);
+/** What some browsers do not read, as players know it: it is said what to convert. */
+const FORMATS: Partial<Record<SoundKind, string>> = {
+  codedWav: 'WAV (mu-law, ADPCM)',
+  aiff: 'AIFF',
+  caf: 'CAF',
+  wma: 'WMA',
+  amr: 'AMR',
+  mp4: 'M4A (ALAC)',
+  webm: 'WebM',
+};
 
-/** The sound of a file: WAV is read by the worker as it is, everything else by the browser. */
-async function soundOf(file: File): Promise<RecordingRequest['sound'] | null> {
-  if (isWav(file)) return file;
-  return decodeSound(await file.arrayBuffer());
+const isNamedWav = (file: File) => /\.wave?$/i.test(file.name);
+
+/** The sound of a file, whatever it is called: plain WAV is read by the worker as it is, everything else by the browser. */
+async function soundOf(file: File): Promise<{ sound: RecordingRequest['sound'] | null; kind: SoundKind }> {
+  const kind = soundKind(new Uint8Array(await file.slice(0, SOUND_KIND_BYTES).arrayBuffer()));
+  // What is wrong with a WAV that is none its reader says best.
+  if (kind === 'wav' || (kind === 'unknown' && isNamedWav(file))) return { sound: file, kind };
+  return { sound: await decodeSound(await file.arrayBuffer()), kind };
 }
 
 async function bringInOne(file: File, whose: Whose): Promise<BroughtIn | null> {
   const { name } = file;
   if (file.size > MOST_BYTES) return { kind: 'tooBig', name };
-  const sound = await soundOf(file);
-  if (!sound) return { kind: 'unreadable', name };
+  const { sound, kind } = await soundOf(file);
+  if (!sound) return { kind: 'unreadable', name, ...(FORMATS[kind] && { format: FORMATS[kind] }) };
   const settings = await readSettings();
   const { hornId, a4Hz } = settings;
   const answer = await storageWorker()?.keepRecording({
