@@ -1,0 +1,85 @@
+import { readFileSync } from 'node:fs';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { expect, playOut, STATES, test } from '../../browser.ts';
+import { ROOMS } from '../../rooms.ts';
+
+// What an archive brings in may be anything; whoever brings it in still has a house in which every room opens.
+
+type Row = Record<string, unknown>;
+
+/** Rows that would break a room each, in the tables of an archive. */
+const ODD_ROWS: Record<string, (row: Row) => Row> = {
+  'a foreign address': (round) => ({ ...round, id: 'foreign', address: 'https://example.org/' }),
+  'an address that is code': (round) => ({ ...round, id: 'code', address: 'javascript:alert(1)' }),
+};
+const ODD_TAKES: ((take: Row) => Row)[] = [
+  (take) => ({ ...take, startedAt: 8.64e15 }),
+  (take) => ({ ...take, scale: { floorDb: -20, ceilingDb: -20 } }),
+  (take) => ({ ...take, analysis: { ...(take.analysis as Row), events: [null] } }),
+  (take) => ({ ...take, analysis: { ...(take.analysis as Row), verdict: { findings: 3 } } }),
+  (take) => ({ ...take, analysis: { ...(take.analysis as Row), items: [{ kind: 'song' }] } }),
+  (take) => ({ ...take, context: { ...(take.context as Row), exercise: { phrases: [] } } }),
+  (take) => ({ ...take, call: { soft: 42 } }),
+];
+const ODD_AIM = {
+  id: 'aim',
+  hornId: 'alto',
+  text: 'luck',
+  goal: { measure: 'luck', scope: {}, target: 1, wants: 'more' },
+  byDay: null,
+  createdAt: 1,
+  doneAt: null,
+};
+
+test('an archive with odd rows: each is named, the rest is there, every room opens, and an archive can be written', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await page.goto('/stand/drill/overtoneSwitch?tries=1');
+  await playOut(page);
+  await page.goto('/case/keeping');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export', exact: true }).click();
+  const parts = unzipSync(readFileSync(await (await download).path()));
+  const rounds = Object.keys(parts).find((name) => /tables\/rounds/.test(name)) ?? '';
+  const [round] = JSON.parse(strFromU8(parts[rounds])) as Row[];
+  parts[rounds] = strToU8(JSON.stringify([round, ...Object.values(ODD_ROWS).map((change) => change(round))]));
+  parts['tables/aims-1.json'] = strToU8(JSON.stringify([ODD_AIM]));
+  const takePart = Object.keys(parts).find((name) => name.endsWith('/take.json')) ?? '';
+  const take = JSON.parse(strFromU8(parts[takePart])) as Row & { id: string };
+  for (const [i, change] of ODD_TAKES.entries())
+    parts[takePart.replace(take.id, `odd-${i}`)] = strToU8(
+      JSON.stringify(change({ ...take, id: `odd-${i}` })),
+    );
+
+  const context = await browser.newContext({
+    storageState: STATES.quick,
+    ...(baseURL !== undefined && { baseURL }),
+  });
+  const other = await context.newPage();
+  await other.goto('/case/keeping');
+  await other.locator('input[type=file]').setInputFiles({
+    name: 'odd.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from(zipSync(parts)),
+  });
+  await other.getByRole('button', { name: 'Add to what is here' }).click();
+  const told = other.getByTestId('keeping-told');
+  await expect(told).toContainText('1 take restored');
+  await expect(told).toContainText(`${ODD_TAKES.length + 3} parts could not be read`);
+  for (const room of [...ROOMS, `/takes/${take.id}`, `/takes/round/${String(round.id)}`]) {
+    await other.goto(room);
+    await other.getByRole('main').waitFor();
+    await expect(other.getByRole('heading', { name: 'This room could not be shown' })).toHaveCount(0);
+    expect(await other.locator('a[href*="example.org"], a[href^="javascript"]').count(), room).toBe(0);
+  }
+  // And out again.
+  await other.goto('/case/keeping');
+  const again = other.waitForEvent('download');
+  await other.getByRole('button', { name: 'Export', exact: true }).click();
+  expect(
+    Object.keys(unzipSync(readFileSync(await (await again).path()))).some((name) => name === takePart),
+  ).toBe(true);
+  await context.close();
+});
