@@ -1,7 +1,8 @@
+import { CoreError } from '../signal/index.ts';
 import type { Measure } from './measure.ts';
-import type { ScoreDynamic, ScoreNote, ScorePart } from './scorePart.ts';
+import { MOST_STAVES, type ScoreDynamic, type ScoreNote, type ScorePart } from './scorePart.ts';
 
-/** The lines of a part: each staff by its leading voice; a staff of diamonds is what is fingered for the one above. */
+/** The lines of a part: each staff by its leading voice; a staff of diamonds is what is fingered for the one above. Throws `score-unreadable` for more staves than any part has. */
 export function linesOf(
   measures: readonly Measure[],
   order: readonly number[],
@@ -11,6 +12,12 @@ export function linesOf(
   const staves = [...new Set(measures.flatMap(({ notes }) => notes.map(({ staff }) => staff)))].toSorted(
     (a, b) => a - b,
   );
+  if (staves.length > MOST_STAVES)
+    throw new CoreError(
+      'score-unreadable',
+      `A part has ${staves.length} staves; at most ${MOST_STAVES} are read.`,
+      { name: 'tooManyStaves', values: { count: staves.length, most: MOST_STAVES } },
+    );
   const isFingered = (staff: number) => {
     const own = measures.flatMap(({ notes }) => notes.filter((note) => note.staff === staff));
     return own.length > 0 && own.every(({ isDiamond }) => isDiamond);

@@ -49,3 +49,5 @@ export interface ReadScore {
 export const MOST_BARS = 4000;
 export const MOST_NOTES = 60_000;
 export const MOST_PARTS = 100;
+/** Of one part: an organ has three. */
+export const MOST_STAVES = 16;

@@ -32,6 +32,8 @@ export const REASONS = [
   'entities',
   'noNotes',
   'tooManyParts',
+  'tooManyStaves',
+  'tooSlow',
   'tooManyNotes',
   'tooLong',
   'packedTooMuch',

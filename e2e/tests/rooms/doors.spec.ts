@@ -83,3 +83,31 @@ test('an archive with odd rows: each is named, the rest is there, every room ope
   ).toBe(true);
   await context.close();
 });
+
+test('a score that takes for ever is given up with a sentence, and the next file is read', async ({
+  page,
+}) => {
+  const bar = (n: number) =>
+    `<measure number="${n}"><note><pitch><step>C</step><octave>5</octave></pitch><duration>4</duration></note></measure>`;
+  const score = (bars: number) =>
+    Buffer.from(
+      `<score-partwise><part-list><score-part id="P"><part-name>x</part-name></score-part></part-list><part id="P">${Array.from({ length: bars }, (_, i) => bar(i + 1)).join('')}</part></score-partwise>`,
+    );
+  await page.goto('/shelf');
+  const choose = page.locator('input[type=file]').first();
+  await page.clock.install();
+  await choose.setInputFiles({
+    name: 'endless.musicxml',
+    mimeType: 'application/xml',
+    buffer: score(120_000),
+  });
+  await expect(async () => {
+    await page.clock.runFor(1000);
+    await expect(page.getByText('Nothing was imported: reading it takes longer than 5 s')).toBeVisible({
+      timeout: 100,
+    });
+  }).toPass();
+  await page.clock.resume();
+  await choose.setInputFiles({ name: 'short.musicxml', mimeType: 'application/xml', buffer: score(4) });
+  await expect(page.getByRole('button', { name: 'Add to the Shelf' })).toBeVisible();
+});

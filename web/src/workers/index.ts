@@ -6,6 +6,7 @@ export { isTakeRunning } from './takeLock.ts';
 export { takeDocument } from './takeDocument.ts';
 export { openStorageWorker, soundOfTake, storageWorker, proxied } from './storageWorker.ts';
 export type { OpenedScore } from './openScore.ts';
+export { readScoreFile } from './readScoreFile.ts';
 export type { RecordingAnswer, RecordingRequest } from './keepRecording.ts';
 export type { ArchiveManifest, ArchiveRefusal, RestoreReport } from '../archive/index.ts';
 export type { StorageWorker, Stopped } from './storageWork.ts';

@@ -13,7 +13,6 @@ import { BlobWriter, ZipWriter } from '../archive/zip.ts';
 import { loadSamples, packTakeSound, takesInParts, type Choice, type RestoreMode } from '../storage/index.ts';
 import { checkRows } from '../storage/checkRows.ts';
 import { keepRecording, type RecordingAnswer, type RecordingRequest } from './keepRecording.ts';
-import { openScore, type OpenedScore } from './openScore.ts';
 import { hasRoomFor } from './roomProbe.ts';
 import { zipOfTakes } from './zipOfTakes.ts';
 
@@ -45,8 +44,6 @@ export interface StorageWorker {
   ): Promise<{ kind: 'back'; report: RestoreReport } | { kind: 'refused'; why: ArchiveRefusal } | Stopped>;
   copyToFolder(onProgress: Progress): Promise<{ kind: 'copied'; copied: FolderCopied | null } | Stopped>;
   keepRecording(request: RecordingRequest): Promise<RecordingAnswer | Stopped>;
-  /** Reads MusicXML, packed or not, or MIDI. */
-  openScore(file: Blob): Promise<OpenedScore>;
   /** WAV files of takes, named, in one ZIP. */
   zipOfTakes(
     takes: readonly { id: string; name: string; sampleRateHz: number }[],
@@ -102,7 +99,6 @@ export function createStorageWorker(): StorageWorker {
         copied: await copyToFolder(Date.now(), onProgress, signal),
       })),
     keepRecording: (request) => stoppable((signal) => keepRecording(request, signal)),
-    openScore,
     zipOfTakes: (takes, onProgress) =>
       stoppable(async (signal) => ({
         kind: 'written' as const,

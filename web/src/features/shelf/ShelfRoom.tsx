@@ -13,7 +13,7 @@ import {
   toggleFavourite,
   undoDeleteOwnExercise,
 } from '../../storage/index.ts';
-import { storageWorker } from '../../workers/index.ts';
+import { readScoreFile } from '../../workers/index.ts';
 import { useSearch } from '../../ui/index.ts';
 import { importExercises, type ImportAnswer } from './importExercises.ts';
 import { shelfEntries } from '../../listing/index.ts';
@@ -46,9 +46,9 @@ export function Component() {
       setAnswer(await importExercises(file));
       return;
     }
-    const opened = await storageWorker()?.openScore(file);
-    setAnswer(opened?.kind === 'refused' ? { kind: 'refusedScore', why: opened.why } : null);
-    if (opened?.kind === 'read') {
+    const opened = await readScoreFile(file);
+    setAnswer(opened.kind === 'refused' ? { kind: 'refusedScore', why: opened.why } : null);
+    if (opened.kind === 'read') {
       setScore(opened.score);
       setScoreKey((key) => key + 1);
     }
