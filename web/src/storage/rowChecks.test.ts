@@ -4,6 +4,7 @@ import { expect, it } from 'vitest';
 import { ownAddress } from './ownAddress.ts';
 import { faultOfRow } from './rowChecks.ts';
 import type { OwnTable } from './tables.ts';
+import { TEST_TAKE } from './testTake.ts';
 
 // Rows of the smaller tables as an archive may bring them; takes have a test of their own (listing/rowsFromOutside).
 
@@ -102,6 +103,11 @@ it.each<[keyof typeof GOOD, string, object]>([
   ['calibrations', 'a room that is no number', { roomFloorDb: 'quiet' }],
 ])('refuses a row of %s with %s', (table, _, change) => {
   expect(faultOfRow(table, { ...GOOD[table], ...change })).not.toBeNull();
+});
+
+it('names the field that is wrong, whatever else is', () => {
+  const take = { ...TEST_TAKE, state: 'kept', context: { exercise: 'gone' }, analysis: { items: 3 } };
+  expect(faultOfRow('takes', take)).toMatch(/^(analysis|context)/);
 });
 
 it('knows its own addresses, and links to no others', () => {

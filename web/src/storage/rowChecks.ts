@@ -125,10 +125,17 @@ const call = yup.object({ soft: side, loud: side, whole: side }).nullable().defi
 /** Whether each item that was judged is one of the exercise, and of its kind. */
 function isOfExercise({ context: of, analysis: judged }: { context?: unknown; analysis?: unknown }): boolean {
   if (!of || !judged) return true;
-  const score = scoreOf((of as { exercise: Exercise }).exercise);
+  let score: ReturnType<typeof scoreOf>;
+  try {
+    score = scoreOf((of as { exercise: Exercise }).exercise);
+  } catch {
+    return false;
+  }
+  // It is asked of whatever the fields hold: what is wrong with them they say themselves.
+  if (analysisFault(judged) !== null) return true;
   const { items, verdict } = judged as TakeAnalysis;
   return (
-    items.every(({ item, kind }) => score.at(item)?.item.kind === kind && item >= 0) &&
+    items.every(({ item, kind }) => item >= 0 && score.at(item)?.item.kind === kind) &&
     verdict.of.every((item) => item >= 0 && item < score.length)
   );
 }
