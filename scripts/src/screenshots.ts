@@ -165,7 +165,7 @@ try {
     await page.goto('/stand/swell?note=58');
     await page.locator('[data-phase="armed"]').waitFor();
     await page.keyboard.press('2');
-    await page.locator('[aria-pressed="true"]', { hasText: 'Blind' }).waitFor();
+    await page.getByRole('radio', { name: /Blind/, checked: true }).waitFor();
     await playSwell(page, 'note=58');
     await shoot(page, 'stand-blind');
   });
