@@ -55,13 +55,31 @@ function unpack(bytes: Uint8Array): string {
   return decode(score);
 }
 
-/** Text by its first bytes: UTF-8, or UTF-16 as some programs write it. */
+/** The longest that a declaration is looked for in. */
+const DECLARATION_BYTES = 200;
+const MOST_LABEL = 40;
+
+/** Text as its first bytes say (UTF-16 has a mark), else as its declaration says, else UTF-8. */
 function decode(bytes: Uint8Array): string {
   const isLittle = bytes[0] === 0xff && bytes[1] === 0xfe;
   const isBig = bytes[0] === 0xfe && bytes[1] === 0xff;
-  if (!isLittle && !isBig) return strFromU8(bytes).replace(/^\uFEFF/, '');
-  let text = '';
-  for (let i = 2; i + 1 < bytes.length; i += 2)
-    text += String.fromCharCode(isLittle ? bytes[i] | (bytes[i + 1] << 8) : (bytes[i] << 8) | bytes[i + 1]);
-  return text;
+  if (isLittle || isBig) return decodedAs(isLittle ? 'utf-16le' : 'utf-16be', bytes);
+  const head = strFromU8(bytes.subarray(0, DECLARATION_BYTES), true);
+  const declared = /^(?:\xef\xbb\xbf)?<\?xml\s[^>]*?encoding\s*=\s*["']([^"']+)["']/i.exec(head)?.[1];
+  // What is declared in letters of one byte each cannot be of two.
+  return decodedAs(declared === undefined || /^utf-?16/i.test(declared) ? 'utf-8' : declared, bytes);
+}
+
+function decodedAs(label: string, bytes: Uint8Array): string {
+  try {
+    return new TextDecoder(label).decode(bytes);
+  } catch {
+    throw refuse(
+      `The file is written in ${label.slice(0, MOST_LABEL)}, which is not known.`,
+      'lettersUnknown',
+      {
+        encoding: label.slice(0, MOST_LABEL),
+      },
+    );
+  }
 }

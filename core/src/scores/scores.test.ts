@@ -542,3 +542,19 @@ it('gives up a part with more staves than any has, at once', () => {
   expect(() => readScore(bytes(score))).toThrowError(/2000 staves; at most 16/);
   expect(performance.now() - begun).toBeLessThan(3000);
 });
+
+it.each([
+  ['ISO-8859-1', 'latin1', 'Übung für Ärmel'],
+  ['iso-8859-15', 'latin1', 'Etüde in é'],
+  ['windows-1252', 'latin1', 'Être'],
+  ['UTF-8', 'utf8', 'Übung – für “alle”'],
+  ["UTF-8' standalone='no", 'utf8', 'Übung'],
+] as const)('reads letters as the file says that they are written: %s', (encoding, written, title) => {
+  const text = `<?xml version='1.0' encoding='${encoding}'?><score-partwise><part-list><score-part id="P"><part-name>${title}</part-name></score-part></part-list><part id="P"><measure number="1"><attributes><divisions>1</divisions></attributes><note><pitch><step>C</step><octave>5</octave></pitch><duration>4</duration></note></measure></part></score-partwise>`;
+  expect(readScore(Uint8Array.from(Buffer.from(text, written))).parts[0].name).toBe(title);
+});
+
+it('says so where letters are written in a way that nobody knows', () => {
+  const odd = bytes('<?xml version="1.0" encoding="klingon-8"?><score-partwise/>');
+  expect(() => readScore(odd)).toThrowError(/klingon-8/);
+});

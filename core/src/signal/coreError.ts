@@ -30,6 +30,7 @@ export const REASONS = [
   'midiFrames',
   'notXml',
   'entities',
+  'lettersUnknown',
   'noNotes',
   'tooManyParts',
   'tooManyStaves',
