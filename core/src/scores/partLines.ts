@@ -1,6 +1,6 @@
 import { CoreError } from '../signal/index.ts';
 import type { Measure } from './measure.ts';
-import { MOST_STAVES, type ScoreDynamic, type ScoreNote, type ScorePart } from './scorePart.ts';
+import { MOST_LETTERS, MOST_STAVES, type ScoreDynamic, type ScoreNote, type ScorePart } from './scorePart.ts';
 
 /** The lines of a part: each staff by its leading voice; a staff of diamonds is what is fingered for the one above. Throws `score-unreadable` for more staves than any part has. */
 export function linesOf(
@@ -28,7 +28,7 @@ export function linesOf(
     const line = lineOf(measures, order, staff);
     const fingered = below === undefined ? [] : lineOf(measures, order, below).notes;
     return {
-      name: sounding.length > 1 ? `${name} (${staff})` : name,
+      name: sounding.length > 1 ? `${name.slice(0, MOST_LETTERS)} (${staff})` : name.slice(0, MOST_LETTERS),
       transposition,
       bars: line.bars,
       dynamics: line.dynamics,

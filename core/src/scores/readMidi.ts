@@ -1,12 +1,17 @@
 import toneMidi from '@tonejs/midi';
 import { CoreError, type Reason } from '../signal/index.ts';
-import { MOST_NOTES, MOST_PARTS, type ReadScore, type ScorePart } from './scorePart.ts';
+import { MOST_LETTERS, MOST_NOTES, MOST_PARTS, type ReadScore, type ScorePart } from './scorePart.ts';
 
 const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
   new CoreError('score-unreadable', sentence, { name, values });
 const HEAD = 'MThd';
 const TRACK = 'MTrk';
 const MOST_BEATS = 20_000;
+/** Of a metre: so many beats in a bar, of such a note at the shortest. */
+const MOST_COUNT = 64;
+const SHORTEST = 64;
+const SLOWEST_BPM = 5;
+const FASTEST_BPM = 1000;
 /** Played notes are written on this grid, of a quarter note: sixteenths and triplets. */
 const GRID = 1 / 12;
 /** Channel 10 of General MIDI, counted from 0. */
@@ -50,8 +55,7 @@ export function readMidi(bytes: Uint8Array): ReadScore {
     throw refuse(`The MIDI file cannot be read: ${(error as Error).message}.`, 'damaged');
   }
   const { ppq } = midi.header;
-  const signature = midi.header.timeSignatures.at(0)?.timeSignature;
-  const beatsPerBar = signature ? (4 * signature[0]) / signature[1] : 4;
+  const beatsPerBar = beatsOf(midi.header.timeSignatures.at(0)?.timeSignature);
   const parts = midi.tracks.flatMap((track, i): ScorePart[] => {
     if (track.notes.length === 0 || track.channel === DRUM_CHANNEL) return [];
     if (track.notes.length > MOST_NOTES)
@@ -99,7 +103,7 @@ export function readMidi(bytes: Uint8Array): ReadScore {
     }));
     return [
       {
-        name: track.name || track.instrument.name || String(i + 1),
+        name: (track.name || track.instrument.name || String(i + 1)).slice(0, MOST_LETTERS),
         transposition: 0,
         bars,
         notes,
@@ -108,5 +112,20 @@ export function readMidi(bytes: Uint8Array): ReadScore {
     ];
   });
   if (parts.length === 0) throw refuse('The MIDI file holds no pitched note.', 'noNotes');
-  return { title: midi.name, tempoBpm: midi.header.tempos.at(0)?.bpm ?? null, beatsPerBar, parts };
+  return {
+    title: midi.name.slice(0, MOST_LETTERS),
+    tempoBpm: tempoOf(midi.header.tempos.at(0)?.bpm),
+    beatsPerBar,
+    parts,
+  };
 }
+
+/** Quarter notes in a bar; four where no bar could be like this. */
+function beatsOf(signature: readonly number[] | undefined): number {
+  const [count, of] = signature ?? [4, 4];
+  return count >= 1 && count <= MOST_COUNT && of >= 1 && of <= SHORTEST ? (4 * count) / of : 4;
+}
+
+/** Beats a minute; null where nobody could play so. */
+const tempoOf = (bpm: number | undefined): number | null =>
+  bpm !== undefined && bpm >= SLOWEST_BPM && bpm <= FASTEST_BPM ? bpm : null;

@@ -1,7 +1,7 @@
 import { CoreError, type Reason } from '../signal/index.ts';
 import { linesOf } from './partLines.ts';
 import { readMeasures } from './readMeasures.ts';
-import { MOST_BARS, MOST_PARTS, type ReadScore } from './scorePart.ts';
+import { MOST_BARS, MOST_LETTERS, MOST_PARTS, type ReadScore } from './scorePart.ts';
 import { unroll } from './unroll.ts';
 import { child, childrenOf, readXml, textOf, type XmlElement } from './xml.ts';
 
@@ -34,7 +34,7 @@ export function readMusicXml(text: string): ReadScore {
     throw refuse('The score holds no pitched note.', 'noNotes');
   const title = textOf(child(root, 'work') ?? root, 'work-title') ?? textOf(root, 'movement-title') ?? '';
   return {
-    title,
+    title: title.slice(0, MOST_LETTERS),
     tempoBpm,
     beatsPerBar: beatsPerBar ?? 4,
     parts: read.filter(({ notes }) => notes.length > 0),

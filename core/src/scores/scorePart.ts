@@ -48,6 +48,8 @@ export interface ReadScore {
 /** More bars than this, repeats played out, are no exercise; scores of whole pieces have fewer. */
 export const MOST_BARS = 4000;
 export const MOST_NOTES = 60_000;
+/** Of a title or a name: a line. */
+export const MOST_LETTERS = 200;
 export const MOST_PARTS = 100;
 /** Of one part: an organ has three. */
 export const MOST_STAVES = 16;

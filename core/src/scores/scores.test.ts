@@ -558,3 +558,42 @@ it('says so where letters are written in a way that nobody knows', () => {
   const odd = bytes('<?xml version="1.0" encoding="klingon-8"?><score-partwise/>');
   expect(() => readScore(odd)).toThrowError(/klingon-8/);
 });
+
+/** A MIDI file of one track: these events, then one C of a quarter note. */
+function oneNoteMidi(...events: number[][]): Uint8Array {
+  const track = [
+    ...events.flatMap((event) => [0, ...event]),
+    ...[0, 0x90, 60, 80],
+    ...[0x83, 0x60, 0x80, 60, 0],
+    ...[0, 0xff, 0x2f, 0],
+  ];
+  const head = Buffer.from([...Buffer.from('MThd'), 0, 0, 0, 6, 0, 0, 0, 1, 1, 0xe0, ...Buffer.from('MTrk')]);
+  const size = Buffer.alloc(4);
+  size.writeUInt32BE(track.length);
+  return Uint8Array.from(Buffer.concat([head, size, Buffer.from(track)]));
+}
+
+it.each([
+  ['four quarters', [0xff, 0x58, 4, 4, 2, 24, 8], 4],
+  ['six eighths', [0xff, 0x58, 4, 6, 3, 24, 8], 3],
+  ['no beats in a bar', [0xff, 0x58, 4, 0, 2, 24, 8], 4],
+  ['beats of a 4096th', [0xff, 0x58, 4, 4, 12, 24, 8], 4],
+  ['255 beats in a bar', [0xff, 0x58, 4, 255, 2, 24, 8], 4],
+] as const)(
+  'reads a MIDI metre that can be, and takes four quarters for one that cannot: %s',
+  (_, event, beats) => {
+    const score = readScore(oneNoteMidi([...event]));
+    expect(score.beatsPerBar).toBe(beats);
+    expect(score.parts[0].bars.length).toBe(1);
+  },
+);
+
+it('takes no tempo that nobody can play for one, and no title longer than a line', () => {
+  expect(readScore(oneNoteMidi([0xff, 0x51, 3, 0x07, 0xa1, 0x20])).tempoBpm).toBe(120);
+  expect(readScore(oneNoteMidi([0xff, 0x51, 3, 0, 0, 0])).tempoBpm).toBeNull();
+  expect(readScore(oneNoteMidi([0xff, 0x51, 3, 0, 0, 1])).tempoBpm).toBeNull();
+  const long = [0xff, 3, 0x83, 0x74, ...Array<number>(500).fill(65)];
+  const { title, parts } = readScore(oneNoteMidi(long));
+  expect(title.length).toBeLessThanOrEqual(200);
+  expect(parts[0].name.length).toBeLessThanOrEqual(200);
+});
