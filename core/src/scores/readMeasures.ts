@@ -36,6 +36,12 @@ export function readMeasures(measures: readonly XmlElement[]) {
   return { measures: read, firstBeats, transposition: transposition ?? 0 };
 }
 
+/** What no music has is passed over: a note of more beats, a horn that sounds farther off, a bar that is shorter or longer. */
+const MOST_NOTE_BEATS = 1000;
+const MOST_TRANSPOSITION = 48;
+const SHORTEST_METRE = 0.25;
+const LONGEST_METRE = 64;
+
 function readMeasure(element: XmlElement, index: number, state: PartState): Measure {
   const measure: Measure = {
     number: element.attributes.number ?? String(index + 1),
@@ -50,7 +56,10 @@ function readMeasure(element: XmlElement, index: number, state: PartState): Meas
   let endsEnding = false;
   let at = 0;
   let lastStart = 0;
-  const beats = (each: XmlElement) => (numberOf(each, 'duration') ?? 0) / state.divisions;
+  const beats = (each: XmlElement) => {
+    const length = (numberOf(each, 'duration') ?? 0) / state.divisions;
+    return length >= 0 && length <= MOST_NOTE_BEATS ? length : 0;
+  };
   for (const each of element.children) {
     if (each.name === 'attributes') readAttributes(each, state);
     if (each.name === 'backup') at = Math.max(0, at - beats(each));
@@ -86,12 +95,16 @@ function readAttributes(element: XmlElement, state: PartState): void {
   if (top && bottom) {
     // "3+2" is five.
     const sum = top.split('+').reduce((all, part) => all + Number(part), 0);
-    if (Number.isFinite(sum) && sum > 0) state.metreBeats = (4 * sum) / bottom;
+    const metre = (4 * sum) / bottom;
+    if (metre >= SHORTEST_METRE && metre <= LONGEST_METRE) state.metreBeats = metre;
   }
   const transpose = child(element, 'transpose');
-  if (transpose)
-    state.transposition =
+  if (transpose) {
+    const halfSteps =
       (numberOf(transpose, 'chromatic') ?? 0) + 12 * (numberOf(transpose, 'octave-change') ?? 0);
+    state.transposition = Math.abs(halfSteps) <= MOST_TRANSPOSITION ? halfSteps : 0;
+  }
+  if (Math.abs(state.transposition ?? 0) > MOST_TRANSPOSITION) state.transposition = 0;
 }
 
 function readNote(

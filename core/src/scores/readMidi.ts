@@ -1,6 +1,13 @@
 import toneMidi from '@tonejs/midi';
 import { CoreError, type Reason } from '../signal/index.ts';
-import { MOST_LETTERS, MOST_NOTES, MOST_PARTS, type ReadScore, type ScorePart } from './scorePart.ts';
+import {
+  MOST_LETTERS,
+  MOST_NOTES,
+  MOST_PARTS,
+  playableBpm,
+  type ReadScore,
+  type ScorePart,
+} from './scorePart.ts';
 
 const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
   new CoreError('score-unreadable', sentence, { name, values });
@@ -10,8 +17,6 @@ const MOST_BEATS = 20_000;
 /** Of a metre: so many beats in a bar, of such a note at the shortest. */
 const MOST_COUNT = 64;
 const SHORTEST = 64;
-const SLOWEST_BPM = 5;
-const FASTEST_BPM = 1000;
 /** Played notes are written on this grid, of a quarter note: sixteenths and triplets. */
 const GRID = 1 / 12;
 /** Channel 10 of General MIDI, counted from 0. */
@@ -114,7 +119,7 @@ export function readMidi(bytes: Uint8Array): ReadScore {
   if (parts.length === 0) throw refuse('The MIDI file holds no pitched note.', 'noNotes');
   return {
     title: midi.name.slice(0, MOST_LETTERS),
-    tempoBpm: tempoOf(midi.header.tempos.at(0)?.bpm),
+    tempoBpm: playableBpm(midi.header.tempos.at(0)?.bpm),
     beatsPerBar,
     parts,
   };
@@ -125,7 +130,3 @@ function beatsOf(signature: readonly number[] | undefined): number {
   const [count, of] = signature ?? [4, 4];
   return count >= 1 && count <= MOST_COUNT && of >= 1 && of <= SHORTEST ? (4 * count) / of : 4;
 }
-
-/** Beats a minute; null where nobody could play so. */
-const tempoOf = (bpm: number | undefined): number | null =>
-  bpm !== undefined && bpm >= SLOWEST_BPM && bpm <= FASTEST_BPM ? bpm : null;

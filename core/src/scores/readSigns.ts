@@ -1,3 +1,4 @@
+import { playableBpm } from './scorePart.ts';
 import { DYNAMIC_MARKS, type DynamicMark } from '../exercise/index.ts';
 import type { Measure, OpenRoad, PartState } from './measure.ts';
 import { child, childrenOf, numberOf, textOf, type XmlElement } from './xml.ts';
@@ -45,7 +46,8 @@ export function readDirection(
       }
       if (name === 'segno') road.segno = true;
       if (name === 'coda') road.coda ||= !/to\s*coda/i.test(sign.text);
-      if (name === 'metronome') measure.tempoBpm ??= metronomeOf({ name, attributes, children, ...sign });
+      if (name === 'metronome')
+        measure.tempoBpm ??= playableBpm(metronomeOf({ name, attributes, children, ...sign }) ?? undefined);
     }
   const sound = child(element, 'sound');
   if (sound) readSound(sound, measure, road);
@@ -64,7 +66,7 @@ function metronomeOf(element: XmlElement): number | null {
 /** Reads a `sound` element: tempo (the first of a measure counts), and where the music jumps. */
 export function readSound({ attributes }: XmlElement, measure: Measure, road: OpenRoad): void {
   const tempo = Number(attributes.tempo);
-  if (tempo > 0) measure.tempoBpm ??= tempo;
+  measure.tempoBpm ??= playableBpm(tempo);
   if (attributes.dacapo === 'yes') road.dacapo = true;
   if (attributes.dalsegno) road.dalsegno = true;
   if (attributes.segno) road.segno = true;

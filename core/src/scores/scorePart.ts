@@ -53,3 +53,10 @@ export const MOST_LETTERS = 200;
 export const MOST_PARTS = 100;
 /** Of one part: an organ has three. */
 export const MOST_STAVES = 16;
+
+const SLOWEST_BPM = 5;
+const FASTEST_BPM = 1000;
+
+/** Beats a minute as a file has them; null where nobody could play so. */
+export const playableBpm = (bpm: number | undefined): number | null =>
+  bpm !== undefined && bpm >= SLOWEST_BPM && bpm <= FASTEST_BPM ? bpm : null;

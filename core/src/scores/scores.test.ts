@@ -7,7 +7,7 @@ import smf from 'jzz-midi-smf';
 import createVerovio from 'verovio/wasm';
 // @ts-expect-error It has no types.
 import { VerovioToolkit } from 'verovio/esm';
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import {
   allNotes,
   DYNAMIC_MARKS,
@@ -596,4 +596,49 @@ it('takes no tempo that nobody can play for one, and no title longer than a line
   const { title, parts } = readScore(oneNoteMidi(long));
   expect(title.length).toBeLessThanOrEqual(200);
   expect(parts[0].name.length).toBeLessThanOrEqual(200);
+});
+
+describe('figures that no music has', () => {
+  const read = (measure: string) =>
+    readScore(
+      bytes(
+        `<score-partwise><part-list><score-part id="P"><part-name>x</part-name></score-part></part-list><part id="P"><measure number="1">${measure}</measure></part></score-partwise>`,
+      ),
+    );
+  const one = (duration = '4') =>
+    `<note><pitch><step>C</step><octave>5</octave></pitch><duration>${duration}</duration></note>`;
+  const attributes = '<attributes><divisions>1</divisions></attributes>';
+
+  it('a tempo without end is none', () => {
+    const tempo = (bpm: string) =>
+      read(`${attributes}<direction><sound tempo="${bpm}"/></direction>${one()}`).tempoBpm;
+    expect([tempo('96'), tempo('1e400'), tempo('0'), tempo('-4')]).toEqual([96, null, null, null]);
+  });
+
+  it('a note longer than any piece is none', () => {
+    const lengths = (duration: string) =>
+      read(`${attributes}${one(duration)}${one()}`).parts[0].notes.map(({ lengthBeats }) => lengthBeats);
+    expect(lengths('2')).toEqual([2, 4]);
+    expect(lengths('1e300')).toEqual([4]);
+  });
+
+  it('a transposition past all instruments is none', () => {
+    const sounding = (chromatic: string) =>
+      read(
+        `<attributes><divisions>1</divisions><transpose><chromatic>${chromatic}</chromatic></transpose></attributes>${one()}`,
+      ).parts[0].notes[0].soundingMidi;
+    expect([sounding('-9'), sounding('1e9')]).toEqual([63, 72]);
+  });
+
+  it('names that programs are built of are refused in the words of a score', () => {
+    for (const name of ['__proto__', 'constructor', 'prototype']) {
+      let told: unknown = null;
+      try {
+        read(`<${name}><a/></${name}>${attributes}${one()}`);
+      } catch (error) {
+        told = error;
+      }
+      if (told !== null) expect(told).toMatchObject({ code: 'score-unreadable' });
+    }
+  });
 });

@@ -67,11 +67,20 @@ export function readXml(text: string): XmlElement {
     ignoreDeclaration: true,
     ignorePiTags: true,
   });
-  const root = (parser.parse(text) as Ordered[])
+  const root = parsed(parser, text)
     .map(elementOf)
     .find((element) => element !== null && element.name !== TEXT);
   if (!root) throw refuse('The file holds no element.', 'notScore');
   return root;
+}
+
+/** Names that programs are built of are refused by the parser, in its own words. */
+function parsed(parser: XMLParser, text: string): Ordered[] {
+  try {
+    return parser.parse(text) as Ordered[];
+  } catch {
+    throw refuse('The file holds elements that no score has.', 'notScore');
+  }
 }
 
 function elementOf(ordered: Ordered): XmlElement | null {
