@@ -86,23 +86,5 @@ export default defineConfig({
   worker: { format: 'es', plugins: () => [sharedModule(FLAC, true)] },
   // The server puts a fresh nonce here at every request.
   html: { cspNonce: '__CSP_NONCE__' },
-  build: {
-    target: 'es2023',
-    assetsInlineLimit: 0,
-    modulePreload: { polyfill: false },
-    rolldownOptions: {
-      output: {
-        // Large, and wanted by rooms that few begin with: left to itself, the bundler puts it beside what every page needs.
-        codeSplitting: {
-          includeDependenciesRecursively: false,
-          groups: [
-            {
-              name: 'checks',
-              test: /node_modules\/(yup|property-expr|tiny-case|toposort)\/|exercise\/validate\.ts$/,
-            },
-          ],
-        },
-      },
-    },
-  },
+  build: { target: 'es2023', assetsInlineLimit: 0, modulePreload: { polyfill: false } },
 });

@@ -1,4 +1,5 @@
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
+import { writePage } from './report.ts';
 
 // Every sentence of the app in its three languages, place by place, as one page to be read aloud. It is not kept.
 
@@ -7,7 +8,6 @@ const FILES = ['startup', 'app', 'help'] as const;
 type Sentences = { [name: string]: string | Sentences };
 
 const root = new URL('../../', import.meta.url);
-const page = new URL('docs/words.md', root);
 
 /** `{a: {b: 'x'}}` as `a.b`, `x`. */
 function* sentencesOf(within: Sentences, path = ''): Generator<[string, string]> {
@@ -40,5 +40,5 @@ for (const file of FILES) {
     count++;
   }
 }
-writeFileSync(page, `${lines.join('\n')}\n`);
+writePage('words.md', `${lines.join('\n')}\n`);
 console.log(`${count} sentences in ${LANGUAGES.length} languages: docs/words.md`);

@@ -115,6 +115,17 @@ export interface FreeItem {
 
 export type ExerciseItem = NoteItem | RestItem | AirItem | HumItem | HearItem | ImagineItem | FreeItem;
 
+/** The kinds of items, in the order in which they are offered. */
+export const ITEM_KINDS = [
+  'note',
+  'rest',
+  'air',
+  'hear',
+  'hum',
+  'imagine',
+  'free',
+] as const satisfies readonly ExerciseItem['kind'][];
+
 /** What is not played by the player. */
 export const SILENT = ['rest', 'hear', 'imagine'] as const satisfies readonly ExerciseItem['kind'][];
 

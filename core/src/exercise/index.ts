@@ -1,7 +1,7 @@
 // The exercise language: what to play, in written notes, beats and dynamic marks. One builder file a family.
 // It knows horns and beats, never sound: hearing and judging are elsewhere.
 export { exerciseAsPlayed, exerciseUpTo, isOpenEnded } from './asPlayed.ts';
-export { ATTACKS, JUDGED, PACES, VIBRATOS } from './exercise.ts';
+export { ATTACKS, ITEM_KINDS, JUDGED, PACES, VIBRATOS } from './exercise.ts';
 export type {
   AirItem,
   Attack,

@@ -1,3 +1,6 @@
+import { CoreError } from '../signal/index.ts';
+import { readWavHeader } from './wavHeader.ts';
+
 /** What a file of sound is, by its first bytes: its name may say anything. */
 export type SoundKind =
   /** WAV as `decodeWav` reads it. */
@@ -20,9 +23,6 @@ export const SOUND_KIND_BYTES = 4096;
 
 const WMA = [0x30, 0x26, 0xb2, 0x75];
 const WEBM = [0x1a, 0x45, 0xdf, 0xa3];
-/** PCM, float, and extensible, whose coding stands farther on. */
-const PLAIN_CODINGS = [1, 3];
-const EXTENSIBLE = 0xfffe;
 
 /** What the first bytes of a file (at least `SOUND_KIND_BYTES`, or all of it) say it is. */
 export function soundKind(bytes: Uint8Array): SoundKind {
@@ -43,18 +43,12 @@ export function soundKind(bytes: Uint8Array): SoundKind {
   return 'unknown';
 }
 
-/** Whether the format of a WAV is one that needs no decoder; where it has none yet, its reader says so best. */
+/** Whether a WAV needs no decoder; what else is wrong with it its reader says best, when it has all of it. */
 function isPlain(bytes: Uint8Array): boolean {
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  for (let at = 12; at + 24 <= bytes.length;) {
-    const size = view.getUint32(at + 4, true);
-    if (String.fromCharCode(...bytes.subarray(at, at + 4)) === 'fmt ') {
-      const tag = view.getUint16(at + 8, true);
-      const coding =
-        tag === EXTENSIBLE && size >= 40 && at + 34 <= bytes.length ? view.getUint16(at + 32, true) : tag;
-      return PLAIN_CODINGS.includes(coding);
-    }
-    at += 8 + size + (size % 2);
+  try {
+    readWavHeader(bytes);
+    return true;
+  } catch (error) {
+    return !(error instanceof CoreError && error.reason?.name === 'coding');
   }
-  return true;
 }

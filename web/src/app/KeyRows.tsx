@@ -1,4 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
+import { CAUTIONS } from '@inner-hum/core/exercise';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord } from '../storage/index.ts';
@@ -10,8 +11,6 @@ interface KeyRowsProps {
   settings: SettingsRecord;
   onClose(): void;
 }
-
-const CARE = ['hearing', 'throat', 'embouchure', 'dizziness', 'hands'] as const;
 
 /** The keys of a room, and, on the Stand, the cautions once more. */
 export default function KeyRows({ pathname, settings, onClose }: KeyRowsProps) {
@@ -72,7 +71,7 @@ export default function KeyRows({ pathname, settings, onClose }: KeyRowsProps) {
       </Box>
       {isStand && (
         <Box as="ul" color="muted" fontSize="small" mt="3">
-          {CARE.map((name) => (
+          {CAUTIONS.map((name) => (
             <li key={name}>{t(`care.${name}`)}</li>
           ))}
         </Box>

@@ -10,7 +10,10 @@ export const FORM_FAULTS = [
   'mouthpieceName',
 ] as const;
 
-export type FormFault = (typeof FORM_FAULTS)[number];
+type FormFault = (typeof FORM_FAULTS)[number];
+
+/** A fault as the message of a schema. */
+export const fault = (code: FormFault) => code;
 
 /** The fault that a schema told, where it is one of ours. */
 export const formFault = (message: string | undefined): FormFault | null =>

@@ -2,4 +2,5 @@
 export { FormText } from './FormText.tsx';
 export { FormField } from './FormField.tsx';
 export { useSchemaForm } from './useSchemaForm.ts';
-export type { FormFault } from './formFault.ts';
+export { FormRow } from './FormRow.tsx';
+export { fault } from './formFault.ts';

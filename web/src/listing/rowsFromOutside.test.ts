@@ -6,15 +6,15 @@ import { practisedNotes } from '@inner-hum/core/practice';
 import { createRandom } from '@inner-hum/core/signal';
 import { observationsIn } from '@inner-hum/core/tendency';
 import { HEADLINE_DRILLS, runRow } from '@inner-hum/core/verdicts';
-import i18next, { type TFunction } from 'i18next';
+import type { TFunction } from 'i18next';
 import { beforeAll, expect, it } from 'vitest';
 import { drillAddress } from '../addresses/index.ts';
-import { findingText, headlineText, nameNotesInTexts, playedOf } from '../notation/index.ts';
+import { findingText, headlineText, playedOf } from '../notation/index.ts';
+import { englishInTests } from '../notation/englishInTests.ts';
 import { InkTrack, writtenInk } from '../ribbon/index.ts';
 import { ownAddress, takeKeys, type TakeRecord } from '../storage/index.ts';
 import { faultOfRow } from '../storage/rowChecks.ts';
 import { TEST_TAKE } from '../storage/testTake.ts';
-import app from '../words/messages/en/app.json';
 
 // Takes as an archive may bring them: one field is odd. Either the door refuses the row, or every reader can go on with it.
 
@@ -23,12 +23,7 @@ const CASES = Number(process.env.DOOR_CASES ?? 6000);
 
 let t: TFunction;
 beforeAll(async () => {
-  t = await i18next.init({
-    lng: 'en',
-    resources: { en: { translation: app } },
-    interpolation: { escapeValue: false },
-  });
-  nameNotesInTexts('letters');
+  t = await englishInTests();
 });
 
 /** One judged take of every family, with a fault where it has one. */

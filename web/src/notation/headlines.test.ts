@@ -1,20 +1,14 @@
 import { FAMILIES, DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { HEADLINE_DRILLS, runRow, type HeadlineDrill, type HeadlineRow } from '@inner-hum/core/verdicts';
-import i18next, { type TFunction } from 'i18next';
+import type { TFunction } from 'i18next';
 import { beforeAll, describe, expect, it } from 'vitest';
-import app from '../words/messages/en/app.json';
 import { familyName } from './familyName.ts';
-import { nameNotesInTexts } from './notesInTexts.ts';
+import { englishInTests } from './englishInTests.ts';
 import { headlineText, type JudgedTake } from './headlineText.ts';
 
 let t: TFunction;
 beforeAll(async () => {
-  t = await i18next.init({
-    lng: 'en',
-    resources: { en: { translation: app } },
-    interpolation: { escapeValue: false },
-  });
-  nameNotesInTexts('letters');
+  t = await englishInTests();
 });
 
 /** A row played by the simulated player's truth, phrase by phrase. */

@@ -16,23 +16,24 @@ interface TroublesProps {
   onSimulated(): void;
 }
 
-type Way = 'retry' | 'standIn' | 'resume' | 'saveFile' | 'makeRoom' | 'reload' | 'dismiss';
+/** `choose`: another microphone, here; a round that has begun keeps its place. The others are pressed. */
+type Way = 'choose' | 'retry' | 'standIn' | 'resume' | 'saveFile' | 'makeRoom' | 'reload' | 'dismiss';
 
 const WAYS: Record<TroubleCode, Way[]> = {
   micRefused: ['retry', 'standIn'],
-  micAbsent: ['retry', 'standIn'],
-  micBusy: ['retry', 'standIn'],
+  micAbsent: ['choose', 'retry', 'standIn'],
+  micBusy: ['choose', 'retry', 'standIn'],
   micUnsupported: ['standIn'],
-  micUnplugged: ['retry', 'standIn'],
-  micChanged: ['dismiss'],
-  micOther: ['dismiss'],
-  micMuted: ['retry'],
-  deviceChanged: ['retry', 'dismiss'],
+  micUnplugged: ['choose', 'retry', 'standIn'],
+  micChanged: ['choose', 'dismiss'],
+  micOther: ['choose', 'dismiss'],
+  micMuted: ['choose', 'retry'],
+  deviceChanged: ['choose', 'retry', 'dismiss'],
   suspended: ['resume'],
   audioFailed: ['reload'],
-  lowRate: ['retry', 'dismiss'],
-  keptProcessing: ['dismiss'],
-  silence: ['retry', 'dismiss'],
+  lowRate: ['choose', 'retry', 'dismiss'],
+  keptProcessing: ['choose', 'dismiss'],
+  silence: ['choose', 'retry', 'dismiss'],
   clipping: ['dismiss'],
   noisyRoom: ['dismiss'],
   lostSound: ['dismiss'],
@@ -55,20 +56,6 @@ const STOPS_LISTENING: TroubleCode[] = [
   'audioFailed',
 ];
 
-/** Where another microphone may be the way out, it is chosen here: a round that has begun keeps its place. */
-const BY_MICROPHONE: TroubleCode[] = [
-  'micAbsent',
-  'micBusy',
-  'micUnplugged',
-  'micChanged',
-  'micOther',
-  'micMuted',
-  'deviceChanged',
-  'lowRate',
-  'keptProcessing',
-  'silence',
-];
-
 /** What is wrong, in one sentence each, and the ways forward. */
 export function Troubles({ quiet = false, onRetry, onSimulated }: TroublesProps) {
   const { t } = useTranslation();
@@ -77,7 +64,7 @@ export function Troubles({ quiet = false, onRetry, onSimulated }: TroublesProps)
   const session = useSession();
   const all = useSelector((state: SessionStore) => state.session.troubles);
   const troubles = quiet ? all.filter((code) => STOPS_LISTENING.includes(code)) : all;
-  const act = (code: TroubleCode, way: Way) => {
+  const act = (code: TroubleCode, way: Exclude<Way, 'choose'>) => {
     if (way === 'retry') onRetry();
     if (way === 'standIn') onSimulated();
     if (way === 'reload') window.location.reload();
@@ -106,19 +93,21 @@ export function Troubles({ quiet = false, onRetry, onSimulated }: TroublesProps)
           <Box flex="1" minW="touch">
             {t(`trouble.${code}`)}
           </Box>
-          {BY_MICROPHONE.includes(code) && (
-            <MicrophonePick
-              onChosen={() => {
-                dispatch(problemsCleared([code]));
-                onRetry();
-              }}
-            />
+          {WAYS[code].map((way) =>
+            way === 'choose' ? (
+              <MicrophonePick
+                key={way}
+                onChosen={() => {
+                  dispatch(problemsCleared([code]));
+                  onRetry();
+                }}
+              />
+            ) : (
+              <ActionButton key={way} onClick={() => act(code, way)}>
+                {t(`way.${way}`)}
+              </ActionButton>
+            ),
           )}
-          {WAYS[code].map((way) => (
-            <ActionButton key={way} onClick={() => act(code, way)}>
-              {t(`way.${way}`)}
-            </ActionButton>
-          ))}
         </Flex>
       ))}
     </Box>

@@ -19,10 +19,12 @@ export interface MouthpieceRecord {
   createdAt: number;
 }
 
+export const REED_PLAYS = ['well', 'fair', 'badly'] as const;
+
 /** How a reed played, when somebody said so. */
 export interface ReedRemark {
   at: number;
-  how: 'well' | 'fair' | 'badly';
+  how: (typeof REED_PLAYS)[number];
   text: string;
 }
 

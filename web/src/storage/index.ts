@@ -29,7 +29,7 @@ export type {
   TrialRecord,
   WholeTake,
 } from './records.ts';
-export { CHECK_KINDS } from './gearRecords.ts';
+export { CHECK_KINDS, REED_PLAYS } from './gearRecords.ts';
 export {
   DEFAULT_SETTINGS,
   type DroneSettings,

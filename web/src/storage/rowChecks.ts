@@ -1,143 +1,50 @@
-import { parseExercise, DYNAMIC_MARKS, scoreOf, type Exercise } from '@inner-hum/core/exercise';
+import { scoreOf, type Exercise } from '@inner-hum/core/exercise';
 import { MAX_RATE_HZ, MIN_RATE_HZ } from '@inner-hum/core/hearing';
-import { HORN_IDS } from '@inner-hum/core/horn';
-import { analysisFault, TOLERANCES, type TakeAnalysis } from '@inner-hum/core/judge';
+import { analysisFault, type TakeAnalysis } from '@inner-hum/core/judge';
 import { AIMS } from '@inner-hum/core/plan';
 import { TREND_MEASURES, ZONES } from '@inner-hum/core/practice';
-import { MOST_PAIRS, QUESTIONS, TRIAL_ATTACKS, TRIAL_MEASURES, TRIAL_TONES } from '@inner-hum/core/trial';
+import { MOST_PAIRS, QUESTIONS, TRIAL_MEASURES, TRIAL_TONES } from '@inner-hum/core/trial';
 import * as yup from 'yup';
+import { CHECK_KINDS, REED_PLAYS } from './gearRecords.ts';
 import { ownAddress } from './ownAddress.ts';
+import {
+  a4Hz,
+  attack,
+  call,
+  context,
+  day,
+  dayOrNot,
+  draft,
+  exercise,
+  finite,
+  finiteOrNull,
+  horn,
+  id,
+  midi,
+  numbers,
+  scale,
+  text,
+  time,
+  timeOrNot,
+} from './rowFields.ts';
 import type { OwnTable } from './tables.ts';
-import { CHECK_KINDS } from './gearRecords.ts';
 
-/** An id is part of addresses and of names of files. */
-const id = yup
-  .string()
-  .matches(/^[\w.-]{1,80}$/)
-  .required();
-const text = (most: number) => yup.string().max(most).defined();
-/** From where a clock that was never set begins, to long after us. */
-const LAST_MS = Date.UTC(2200, 0);
-const LAST_DAY = '2200-01-01';
-const FIRST_DAY = '1969-12-31';
-const isDay = (value: unknown) =>
-  typeof value === 'string' &&
-  /^\d{4}-\d{2}-\d{2}$/.test(value) &&
-  value >= FIRST_DAY &&
-  value <= LAST_DAY &&
-  new Date(`${value}T00:00Z`).toISOString().startsWith(value);
-const time = yup.number().required().min(0).max(LAST_MS);
-const timeOrNot = yup.number().min(0).max(LAST_MS).nullable().defined();
-const day = yup.string().required().test('day', '${path} must be a day', isDay);
-const dayOrNot = yup
-  .string()
-  .nullable()
-  .defined()
-  .test('day', '${path} must be a day', (value) => value === null || isDay(value));
-const horn = yup.string().oneOf(HORN_IDS).required();
-const finite = yup
-  .number()
-  .required()
-  .test('finite', '${path} must be a finite number', (value) => Number.isFinite(value));
-const attack = yup.string().oneOf(TRIAL_ATTACKS).required();
-const numbers = yup.array(finite).max(20_000).required();
-/** A number, or none. */
-const finiteOrNull = yup
-  .number()
-  .nullable()
-  .defined()
-  .test('finite', '${path} must be a finite number', (value) => value === null || Number.isFinite(value));
-const midi = yup.number().integer().min(0).max(127).required();
-const decibels = finite.min(-200).max(60);
-
-const exercise = yup
-  .mixed()
-  .required()
-  .test('exercise', function isExercise(value) {
-    try {
-      const { phrases } = parseExercise(value);
-      // What the door of exercises would fill in must be there: rows are kept as they are.
-      const stored = value as unknown as Exercise;
-      return phrases.every(({ items }, p) =>
-        items.every(({ kind }, i) => kind !== 'note' || 'fingered' in stored.phrases[p].items[i]),
-      );
-    } catch (error) {
-      return this.createError({ message: `${this.path}: ${(error as Error).message}` });
-    }
-  });
-/** An own exercise may not be playable yet; that it can be shown is enough. */
-const draft = yup.object({
-  name: yup.string().max(200).optional(),
-  tempoBpm: yup.number().min(1).max(1000).required(),
-  beatsPerBar: yup.number().integer().min(1).max(64).required(),
-  phrases: yup
-    .array(
-      yup.object({
-        items: yup
-          .array(
-            yup.object({
-              kind: yup.string().oneOf(['note', 'rest', 'air', 'hum', 'hear', 'imagine', 'free']).required(),
-              lengthBeats: yup.number().moreThan(0).max(10_000).required(),
-              writtenMidi: midi.optional(),
-              fingered: yup.mixed().nullable().optional(),
-              dynamics: yup
-                .array(yup.object({ beat: finite, mark: yup.string().oneOf(DYNAMIC_MARKS).required() }))
-                .optional(),
-            }),
-          )
-          .max(5000)
-          .required(),
-      }),
-    )
-    .max(1000)
-    .required(),
-});
-
-const scale = yup
-  .object({ floorDb: decibels, ceilingDb: decibels })
-  .required()
-  .test('span', '${path} must span some decibels', ({ floorDb, ceilingDb }) => ceilingDb - floorDb >= 1);
-const context = yup
-  .object({
-    exercise,
-    hornId: horn,
-    a4Hz: finite.min(200).max(1000),
-    scale,
-    toleranceId: yup.string().oneOf(Object.keys(TOLERANCES)).required(),
-    roomFloorDb: finiteOrNull,
-    beatZeroSeconds: finiteOrNull,
-  })
-  .nullable()
-  .defined();
-const analysis = yup
-  .mixed()
-  .nullable()
-  .defined()
-  .test('analysis', function isAnalysis(value) {
-    if (value === null) return true;
-    const fault = analysisFault(value);
-    return fault === null || this.createError({ message: `${fault} cannot be read` });
-  });
-/** What the player called, an end each. */
-const side = yup.string().oneOf(['sharp', 'true', 'flat']).optional();
-const call = yup.object({ soft: side, loud: side, whole: side }).nullable().defined();
-
-/** Whether each item that was judged is one of the exercise, and of its kind. */
-function isOfExercise({ context: of, analysis: judged }: { context?: unknown; analysis?: unknown }): boolean {
-  if (!of || !judged) return true;
-  let score: ReturnType<typeof scoreOf>;
+/** What is wrong with what was judged of a take: by itself, and as of its exercise. Null where nothing is. */
+function judgedFault({ context: of, analysis }: { context?: unknown; analysis?: unknown }): string | null {
+  if (analysis === null) return null;
+  const fault = analysisFault(analysis);
+  if (fault !== null) return `${fault} cannot be read`;
+  if (!of) return null;
   try {
-    score = scoreOf((of as { exercise: Exercise }).exercise);
+    const score = scoreOf((of as { exercise: Exercise }).exercise);
+    const { items, verdict } = analysis as TakeAnalysis;
+    const isOfExercise =
+      items.every(({ item, kind }) => item >= 0 && score.at(item)?.item.kind === kind) &&
+      verdict.of.every((item) => item >= 0 && item < score.length);
+    return isOfExercise ? null : 'analysis must be of its exercise';
   } catch {
-    return false;
+    return 'analysis has no exercise that can be read';
   }
-  // It is asked of whatever the fields hold: what is wrong with them they say themselves.
-  if (analysisFault(judged) !== null) return true;
-  const { items, verdict } = judged as TakeAnalysis;
-  return (
-    items.every(({ item, kind }) => item >= 0 && score.at(item)?.item.kind === kind) &&
-    verdict.of.every((item) => item >= 0 && item < score.length)
-  );
 }
 
 const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
@@ -165,14 +72,14 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
         .matches(/^\d{2}:\d{2}$/)
         .required(),
       hornId: horn,
-      a4Hz: finite.min(200).max(1000),
+      a4Hz,
       scale,
       source: yup.string().oneOf(['microphone', 'standIn']).required(),
       eyes: yup.string().oneOf(['watch', 'blind']).required(),
       sampleRateHz: yup.number().min(MIN_RATE_HZ).max(MAX_RATE_HZ).required(),
       lengthSeconds: yup.number().min(0).max(7200).required(),
       context,
-      analysis,
+      analysis: yup.mixed().nullable().defined(),
       dueClickSeconds: numbers,
       foundClickSeconds: numbers,
       loudness: yup.object({ softDb: finite, loudDb: finite }).nullable().default(undefined).defined(),
@@ -188,7 +95,10 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
       recovered: yup.boolean().required(),
       deletedAt: timeOrNot,
     })
-    .test('items', 'analysis must be of its exercise', isOfExercise),
+    .test('judged', function isJudged(take) {
+      const fault = judgedFault(take);
+      return fault === null || this.createError({ message: fault });
+    }),
   rounds: yup.object({
     id,
     startedAt: time,
@@ -237,7 +147,7 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
       .array(
         yup.object({
           at: time,
-          how: yup.string().oneOf(['well', 'fair', 'badly']).required(),
+          how: yup.string().oneOf(REED_PLAYS).required(),
           text: text(2000),
         }),
       )

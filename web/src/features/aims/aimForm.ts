@@ -1,9 +1,7 @@
 import { TREND_MEASURES } from '@inner-hum/core/practice';
 import * as yup from 'yup';
-import type { FormFault } from '../../forms/index.ts';
+import { fault } from '../../forms/index.ts';
 import { MOST_AIM_TEXT } from '../../storage/index.ts';
-
-const fault = (code: FormFault) => code;
 
 /** An aim as it is filled in. `today`: an aim by a day that has passed is none. */
 export const aimForm = (today: string) =>

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   MOST_ITEMS,
   phraseBeats,
+  ITEM_KINDS,
   transposed,
   type Exercise,
   type ExerciseItem,
@@ -15,7 +16,7 @@ import { useElementSize } from '../../ribbon/index.ts';
 import { ActionButton, Choice, NumberField } from '../../ui/index.ts';
 import { ItemFields } from './ItemFields.tsx';
 import { ItemRow } from './ItemRow.tsx';
-import { ITEM_KINDS, newItem } from './newItem.ts';
+import { newItem } from './newItem.ts';
 import { OctaveButtons } from './OctaveButtons.tsx';
 import { onePhrase } from './onePhrase.ts';
 import { ShapeBrush } from './ShapeBrush.tsx';

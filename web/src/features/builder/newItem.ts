@@ -1,13 +1,14 @@
 import { shapedDynamics, type ExerciseItem } from '@inner-hum/core/exercise';
 import { writtenMidi } from '@inner-hum/core/horn';
 
-export const ITEM_KINDS = ['note', 'rest', 'air', 'hear', 'hum', 'imagine', 'free'] as const;
-export type ItemKind = (typeof ITEM_KINDS)[number];
-
 const USUAL_BEATS = 4;
 
 /** An item to put beside another: at that one's pitch and length, so that little is left to change. */
-export function newItem(kind: ItemKind, beside: ExerciseItem | null, pitch: number): ExerciseItem {
+export function newItem(
+  kind: ExerciseItem['kind'],
+  beside: ExerciseItem | null,
+  pitch: number,
+): ExerciseItem {
   const lengthBeats = beside?.lengthBeats ?? USUAL_BEATS;
   const midi = writtenMidi(pitch);
   if (kind === 'rest') return { kind, lengthBeats, breath: 'free' };

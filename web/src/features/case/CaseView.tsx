@@ -1,3 +1,4 @@
+import { CAUTIONS } from '@inner-hum/core/exercise';
 import { Box, Flex } from '@chakra-ui/react';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
@@ -146,7 +147,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         <>
           <CapFields settings={settings} onChange={onChange} />
           <Box as="ul" maxW="prose" w="full">
-            {(['hearing', 'throat', 'embouchure', 'dizziness', 'hands'] as const).map((name) => (
+            {CAUTIONS.map((name) => (
               <Box as="li" key={name} mb="2">
                 {t(`care.${name}`)}
               </Box>

@@ -1,8 +1,7 @@
-import { chakra, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import { FormField, FormText, useSchemaForm } from '../../forms/index.ts';
+import { FormField, FormRow, FormText, useSchemaForm } from '../../forms/index.ts';
 import { CHECK_KINDS, dayOf, MOST_CHECK_TEXT, type HornCheckRecord } from '../../storage/index.ts';
-import { ActionButton, DateField, Select } from '../../ui/index.ts';
+import { DateField, Select } from '../../ui/index.ts';
 import { hornCheckForm } from './gearForms.ts';
 
 interface NewHornCheckProps {
@@ -22,28 +21,23 @@ export function NewHornCheck({ onAdd }: NewHornCheckProps) {
     resetField('text');
   });
   return (
-    <chakra.form mb="3" noValidate onSubmit={(event) => void add(event)}>
-      <Flex gap="5" wrap="wrap" alignItems="flex-start">
-        <FormField control={control} name="kind">
-          {({ value, onChange }) => (
-            <Select
-              label={t('check.what')}
-              value={value}
-              onChange={(name) => onChange(CHECK_KINDS.find((each) => each === name) ?? 'other')}
-              plain={CHECK_KINDS.map((kind) => ({ value: kind, label: t(`check.kind.${kind}`) }))}
-            />
-          )}
-        </FormField>
-        <FormField control={control} name="day">
-          {({ value, onChange }) => (
-            <DateField label={t('check.day')} value={value} latest={dayOf(Date.now())} onChange={onChange} />
-          )}
-        </FormField>
-        <FormText control={control} name="text" label={t('check.text')} maxLength={MOST_CHECK_TEXT} />
-        <ActionButton type="submit" mt="5">
-          {t('check.add')}
-        </ActionButton>
-      </Flex>
-    </chakra.form>
+    <FormRow onSend={(event) => void add(event)} send={t('check.add')} mb="3">
+      <FormField control={control} name="kind">
+        {({ value, onChange }) => (
+          <Select
+            label={t('check.what')}
+            value={value}
+            onChange={(name) => onChange(CHECK_KINDS.find((each) => each === name) ?? 'other')}
+            plain={CHECK_KINDS.map((kind) => ({ value: kind, label: t(`check.kind.${kind}`) }))}
+          />
+        )}
+      </FormField>
+      <FormField control={control} name="day">
+        {({ value, onChange }) => (
+          <DateField label={t('check.day')} value={value} latest={dayOf(Date.now())} onChange={onChange} />
+        )}
+      </FormField>
+      <FormText control={control} name="text" label={t('check.text')} maxLength={MOST_CHECK_TEXT} />
+    </FormRow>
   );
 }

@@ -1,22 +1,19 @@
 import * as yup from 'yup';
-import type { FormFault } from '../../forms/index.ts';
+import { fault } from '../../forms/index.ts';
 import {
   CHECK_KINDS,
   MOST_CHECK_TEXT,
   MOST_MOUTHPIECE_NAME,
   MOST_REED_NAME,
   MOST_REMARK,
+  REED_PLAYS,
 } from '../../storage/index.ts';
-
-const fault = (code: FormFault) => code;
 
 /** A reed as it is filled in; one without a name is one of its kind. */
 export const reedForm = yup.object({
   kind: yup.string().trim().max(MOST_REED_NAME).required(fault('reedKind')),
   name: yup.string().trim().max(MOST_REED_NAME).defined(),
 });
-
-export const REED_PLAYS = ['well', 'fair', 'badly'] as const;
 
 /** How a reed plays, as it is filled in. */
 export const remarkForm = yup.object({

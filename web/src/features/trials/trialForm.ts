@@ -8,9 +8,8 @@ import {
   TRIAL_TONES,
 } from '@inner-hum/core/trial';
 import * as yup from 'yup';
-import type { FormFault } from '../../forms/index.ts';
+import { fault } from '../../forms/index.ts';
 
-const fault = (code: FormFault) => code;
 /** A way of one's own to think of a tone; those that are ready have their words. */
 const cue = yup
   .string()
