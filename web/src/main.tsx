@@ -89,5 +89,8 @@ store.subscribe(() => {
   lastTakeId = newest;
 });
 keepAppOffline();
-createRoot(root).render(<App door={door} />);
+createRoot(root, {
+  // What React got over by drawing once more is still a fault, and its cause says which.
+  onRecoverableError: (error) => reportError((error instanceof Error && error.cause) || error),
+}).render(<App door={door} />);
 void tidyUp().catch(() => store.dispatch(problemRaised('storageRefused')));

@@ -17,6 +17,6 @@ export function useSessionDoor(): SessionDoor {
 
 /** The visit of this page. Rooms have it when they are shown; what else asks for it waits. */
 export function useSession(): SessionController {
-  const door = useSessionDoor();
-  return door.current ?? use(door.load());
+  // Always through the promise: a component that waited for it and then did without it would lose count of its hooks.
+  return use(useSessionDoor().load());
 }
