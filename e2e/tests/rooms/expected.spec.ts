@@ -138,6 +138,22 @@ test('what was deleted can be brought back for ten seconds, and no longer', asyn
   await expect(undo).toBeHidden();
 });
 
+demoTest('each time anew: what is deleted after another undo has run out', async ({ page }) => {
+  await page.clock.install();
+  await page.goto('/logbook/trials');
+  const remove = page.getByTestId('trials').getByRole('button', { name: 'Delete', exact: true });
+  const undo = page.getByRole('button', { name: 'Undo' });
+  await remove.first().waitFor();
+  const before = await remove.count();
+  await remove.first().click();
+  await expect(undo).toBeVisible();
+  await page.clock.fastForward(11_000);
+  await expect(undo).toBeHidden();
+  await remove.first().click();
+  await undo.click();
+  await expect(remove).toHaveCount(before - 1);
+});
+
 demoTest(
   'what can be shared goes to the system where the system can, and else to the downloads',
   async ({ page }) => {

@@ -6,17 +6,16 @@ import { ActionButton } from './ActionButton.tsx';
 /** So long what was done can be undone, from the last time that somebody was near it. */
 const UNDO_SECONDS = 10;
 
-/** What was just taken away, and the way to have it back. It lies over the room and moves nothing; it waits while it is pointed at. */
+/** What was just taken away, and the way to have it back. It lies over the room and moves nothing; it waits while it is pointed at. Keyed by what was taken away: each has its own ten seconds. */
 export function UndoBar({ text, onUndo }: { text: string; onUndo(): void }) {
   const { t } = useTranslation();
   const [isNear, setNear] = useState(false);
-  const [goneText, setGoneText] = useState<string | null>(null);
-  const isGone = goneText === text;
+  const [isGone, setGone] = useState(false);
   useEffect(() => {
     if (isNear || isGone) return undefined;
-    const timer = setTimeout(() => setGoneText(text), 1000 * UNDO_SECONDS);
+    const timer = setTimeout(() => setGone(true), 1000 * UNDO_SECONDS);
     return () => clearTimeout(timer);
-  }, [isNear, isGone, text]);
+  }, [isNear, isGone]);
   return (
     <Flex
       role="status"

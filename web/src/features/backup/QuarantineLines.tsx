@@ -11,7 +11,11 @@ export function QuarantineLines(props: BackupViewProps) {
   return (
     <>
       {forgotten && (
-        <UndoBar text={t('keeping.quarantineGone', { table: forgotten.table })} onUndo={onKeepQuarantined} />
+        <UndoBar
+          key={forgotten.id}
+          text={t('keeping.quarantineGone', { table: forgotten.table })}
+          onUndo={onKeepQuarantined}
+        />
       )}
       {quarantine.length > 0 && (
         <Box maxW="prose" mb="3">

@@ -56,7 +56,7 @@ export function TakesView(props: TakesViewProps) {
           {t('trouble.storageRefused')}
         </Box>
       )}
-      {deletedId && <UndoBar text={t('takes.deleted')} onUndo={() => onUndo(deletedId)} />}
+      {deletedId && <UndoBar key={deletedId} text={t('takes.deleted')} onUndo={() => onUndo(deletedId)} />}
       {count === 0 && (
         <Box maxW="prose">
           <Box mb="5">{t('takes.empty')}</Box>

@@ -28,7 +28,7 @@ export function TrialsView({ trials: { settings, trials }, horn, ...props }: Tri
         {t('trial.how')}
       </Box>
       <NewTrial horn={horn} settings={settings} onFix={props.onFix} />
-      {props.deletedId && <UndoBar text={t('trial.deleted')} onUndo={props.onUndo} />}
+      {props.deletedId && <UndoBar key={props.deletedId} text={t('trial.deleted')} onUndo={props.onUndo} />}
       <Box as="ul" data-testid="trials">
         {trials.map((played) => {
           const { trial, result, sittings } = played;
