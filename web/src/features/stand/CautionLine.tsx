@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { dueCautions, type Caution, type Exercise } from '@inner-hum/core/exercise';
-import { useEffect, useEffectEvent, useMemo } from 'react';
+import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { changeSettings } from '../../storage/index.ts';
 import { ActionButton } from '../../ui/index.ts';
@@ -15,16 +15,18 @@ interface CautionLineProps {
 /** Cautions that this exercise calls for and that are still to be read: calmly, once, those of ear and throat once a day. */
 export function CautionLine({ exercise, readAt, playing }: CautionLineProps) {
   const { t } = useTranslation();
-  const unread = useMemo(() => dueCautions(exercise, readAt, Date.now()), [exercise, readAt]);
-  const read = () => {
+  const due = useMemo(() => dueCautions(exercise, readAt, Date.now()), [exercise, readAt]);
+  const [read, setRead] = useState<readonly Caution[]>([]);
+  const unread = due.filter((name) => !read.includes(name));
+  const keepRead = () => {
     const now = Date.now();
-    const seen = Object.fromEntries(unread.map((name) => [name, now]));
-    if (unread.length > 0) void changeSettings({ cautionsReadAt: { ...readAt, ...seen } });
+    const seen = Object.fromEntries(due.map((name) => [name, now]));
+    if (due.length > 0) void changeSettings({ cautionsReadAt: { ...readAt, ...seen } });
+    setRead(due);
   };
-  const readByPlaying = useEffectEvent(read);
-  useEffect(() => {
-    if (playing) readByPlaying();
-  }, [playing]);
+  const keepReadByPlaying = useEffectEvent(keepRead);
+  // Kept when the playing ends: settings that change in the middle of a take are drawn anew by the whole page.
+  useEffect(() => (playing ? () => keepReadByPlaying() : undefined), [playing]);
   if (unread.length === 0) return null;
   return (
     <Flex
@@ -44,7 +46,7 @@ export function CautionLine({ exercise, readAt, playing }: CautionLineProps) {
           <li key={name}>{t(`care.${name}`)}</li>
         ))}
       </Box>
-      <ActionButton onClick={read}>{t('caution.read')}</ActionButton>
+      <ActionButton onClick={keepRead}>{t('caution.read')}</ActionButton>
     </Flex>
   );
 }

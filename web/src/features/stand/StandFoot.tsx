@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import type { VisitPhase } from '../../session/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ClickCount } from './ClickCount.tsx';
+import { HeldWhileBusy } from './HeldWhileBusy.tsx';
 import { HeldLine } from './HeldLine.tsx';
 import { IntervalFields } from './IntervalLine.tsx';
 import { TakeEnding } from './TakeEnding.tsx';
@@ -44,17 +45,19 @@ export function StandFoot({ play, phrase, phase, settings, busy, controls, after
         </Box>
       )}
       <Box h="full" visibility={busy ? 'hidden' : 'visible'}>
-        {play.take ? (
-          <TakeEnding settings={settings} play={play} take={play.take} after={after} />
-        ) : (
-          <>
-            {after}
-            {familyOf(phrase)?.headline === 'interval' && (
-              <IntervalFields exercise={phrase} settings={settings} />
-            )}
-            {controls}
-          </>
-        )}
+        <HeldWhileBusy busy={busy}>
+          {play.take ? (
+            <TakeEnding settings={settings} play={play} take={play.take} after={after} />
+          ) : (
+            <>
+              {after}
+              {familyOf(phrase)?.headline === 'interval' && (
+                <IntervalFields exercise={phrase} settings={settings} />
+              )}
+              {controls}
+            </>
+          )}
+        </HeldWhileBusy>
       </Box>
     </Box>
   );
