@@ -85,6 +85,7 @@ for (const room of ROOMS)
   roomTest(`${room} passes axe, light and dark, with its help, and fits at 400 %`, async ({ page }) => {
     await page.goto(room);
     await page.getByRole('main').waitFor();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     if (!room.includes('/sheet')) await expect(page).toHaveTitle(/\S - Inner Hum$/);
     const help = page.getByRole('button', { name: 'Help', exact: true });
     if ((await help.count()) > 0) {

@@ -119,6 +119,8 @@ const config = defineConfig({
         panel: plain('340px'),
         routeStep: plain('64px'),
         tryColumn: plain('172px'),
+        share: plain('220px'),
+        shareNarrow: plain('88px'),
         // A month's days at a finger's least width each.
         inkMonth: plain('840px'),
         chart: plain('280px'),

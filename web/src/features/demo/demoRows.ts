@@ -2,7 +2,7 @@ import { usualAttacks } from '@inner-hum/core/trial';
 import type { DemoMoment, DemoPack, DemoRound, DemoTake } from '@inner-hum/core/formats';
 import { familyById } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
-import { addSeconds, startOfDay, subDays } from 'date-fns';
+import { differenceInSeconds, startOfDay, subDays } from 'date-fns';
 import { drillAddress } from '../../addresses/index.ts';
 import {
   dayOf,
@@ -13,12 +13,17 @@ import {
   type TakeRecord,
 } from '../../storage/index.ts';
 
-/** The moments of the scenario as if its last day were today. */
-function clock(today: Date) {
-  const dayAt = (daysAgo: number) => startOfDay(subDays(today, daysAgo));
+/** The moments of the scenario as if its last day were today. Opened so early that it would lie ahead, that day is pressed together: nothing was played later than now. */
+function clock({ takes, rounds }: DemoPack, now: Date) {
+  const dayAt = (daysAgo: number) => startOfDay(subDays(now, daysAgo));
+  const seconds = [...takes, ...rounds].map(({ daysAgo, second }) => (daysAgo === 0 ? second : 0));
+  const share = Math.min(1, differenceInSeconds(now, dayAt(0)) / Math.max(1, ...seconds));
   return {
     day: (daysAgo: number) => dayOf(dayAt(daysAgo).getTime()),
-    at: ({ daysAgo, second }: DemoMoment) => addSeconds(dayAt(daysAgo), second).getTime(),
+    at({ daysAgo, second }: DemoMoment) {
+      const at = dayAt(daysAgo).getTime() + 1000 * second * (daysAgo === 0 ? share : 1);
+      return Math.min(Math.round(at), now.getTime());
+    },
   };
 }
 
@@ -73,8 +78,8 @@ function roundRecord({ id, hornId, of }: DemoRound, startedAt: number): RoundRec
 }
 
 /** The scenario as rows of the database, its last day being today. */
-export function demoRows(pack: DemoPack, today: Date): ManyRows {
-  const { day, at } = clock(today);
+export function demoRows(pack: DemoPack, now: Date): ManyRows {
+  const { day, at } = clock(pack, now);
   const noon = (daysAgo: number) => at({ daysAgo, second: 12 * 3600 });
   return {
     takes: pack.takes.map((take) => takeRecord(take, at(take))),

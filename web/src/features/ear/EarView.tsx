@@ -6,13 +6,11 @@ import { useTranslation } from 'react-i18next';
 import { ActionLink, LogbookLinks, RoomHeading } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 
-const BAR_PX = 220;
-
 /** A share with how surely it is known: the dot is the share, the thick part where it may lie. */
 function ShareBar({ right, asked, interval }: Share) {
   const at = (share: number) => `${100 * share}%`;
   return (
-    <svg width={BAR_PX} height="14" style={{ maxWidth: '100%' }} aria-hidden="true">
+    <chakra.svg w={{ base: 'shareNarrow', md: 'share' }} h="14px" aria-hidden="true">
       <chakra.line x1="0%" x2="100%" y1={7} y2={7} stroke="line" strokeWidth="1.5px" />
       {interval && (
         <chakra.line
@@ -25,7 +23,7 @@ function ShareBar({ right, asked, interval }: Share) {
         />
       )}
       <chakra.circle cx={at(right / asked)} cy={7} r={5} fill="ink" />
-    </svg>
+    </chakra.svg>
   );
 }
 
@@ -33,10 +31,10 @@ export function EarView({ score: { all, zones, sides, months, hums } }: { score:
   const { t } = useTranslation();
   const row = (name: string, share: Share, more = ''): ReactNode => (
     <tr key={name}>
-      <chakra.th scope="row" textAlign="left" fontWeight="400" py="1" pr="5" minW="tryColumn">
+      <chakra.th scope="row" textAlign="left" fontWeight="400" py="1" pr="5" minW={{ md: 'tryColumn' }}>
         {name}
       </chakra.th>
-      <chakra.td pr="5">
+      <chakra.td pr={{ base: '3', md: '5' }}>
         <ShareBar {...share} />
       </chakra.td>
       <td>

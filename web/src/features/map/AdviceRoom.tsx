@@ -10,7 +10,7 @@ import { useHornMap } from './useHornMap.ts';
 /** Minutes since the first take of today; null before it. */
 async function minutesSinceFirst(source: SettingsRecord['source']): Promise<number | null> {
   const first = await firstTakeSince(startOfToday().getTime(), source);
-  return first === null ? null : (Date.now() - first) / 60_000;
+  return first === null ? null : Math.max(0, Date.now() - first) / 60_000;
 }
 
 /** What moving the mouthpiece would do to every note; measured on this horn where it was moved. */

@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { hornById, toWritten, type Horn } from '@inner-hum/core/horn';
 import { NoteGlyph } from '../../notation/index.ts';
@@ -62,6 +62,10 @@ export function FreeDeskView(props: FreeDeskViewProps) {
   return (
     <PedalKeys value>
       <Box maxW="page">
+        {/* Who sees has the note that sounds. */}
+        <Heading as="h1" srOnly>
+          {t('rooms.stand')}
+        </Heading>
         <Troubles onRetry={props.onRetry} onSimulated={() => props.onSource('standIn')} />
         <Flex
           alignItems="center"

@@ -12,12 +12,15 @@ interface StandNoticesProps {
   busy: boolean;
 }
 
-/** What is to be known before playing. It lies over the margin above the ribbon and moves nothing. */
+/** What is to be known before playing. It lies over the margin above the ribbon, on a phone over the foot of the page, and moves nothing. */
 export function StandNotices({ play, settings, busy }: StandNoticesProps) {
   return (
     <Box
-      position="absolute"
-      top="2"
+      position={{ base: 'fixed', md: 'absolute' }}
+      top={{ md: '2' }}
+      bottom={{ base: '0', md: 'auto' }}
+      px={{ base: '4', md: '0' }}
+      pb={{ base: '3', md: '0' }}
       left={{ base: '0', md: '{sizes.noteColumn}' }}
       right="0"
       zIndex="1"
