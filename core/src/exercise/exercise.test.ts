@@ -66,6 +66,13 @@ it('names the place of what is wrong in an exercise from outside', () => {
   expect(wrong((e) => ({ ...e, tempoBpm: 1000 }))).toThrowError(/tempoBpm/);
   expect(wrong((e) => ({ ...e, tempoRangeBpm: [70, 90] }))).toThrowError(/tempoRangeBpm/);
   expect(wrong((e) => ({ ...e, rest: { kind: 'beats' } }))).toThrowError(/rest\.beats/);
+  expect(wrong((e) => void (item(e).writtenMidi = 'x'.repeat(70_000)))).toThrowError(/^[^]{10,250}$/);
+  const often = Array.from({ length: 120 }, () => ({
+    ...swell.phrases[0],
+    repeats: 40,
+    items: Array.from({ length: 5 }, () => swell.phrases[0].items[0]),
+  }));
+  expect(wrong((e) => ({ ...e, phrases: often }))).toThrowError(/at most 20000 items/);
   expect(() => parseExercise('swell')).toThrowError(expect.objectContaining({ code: 'exercise-invalid' }));
 });
 

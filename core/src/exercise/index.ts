@@ -19,7 +19,17 @@ export type {
   RestRule,
   Vibrato,
 } from './exercise.ts';
-export { LEAST_BEATS, MOST_BEATS, MOST_ITEMS, MOST_NAME, MOST_PHRASES, MOST_WORD } from './limits.ts';
+export {
+  LEAST_BEATS,
+  MOST_BEATS,
+  MOST_ITEMS,
+  MOST_MIDI,
+  LEAST_MIDI,
+  MOST_NAME,
+  MOST_PHRASES,
+  MOST_PLAYED,
+  MOST_WORD,
+} from './limits.ts';
 export { parseExercise } from './validate.ts';
 export {
   lengthBeats,
@@ -35,6 +45,7 @@ export {
   playedPhrases,
   restAfter,
   restBeats,
+  playedItems,
   scoreOf,
   tellingPhrase,
   waitsBefore,

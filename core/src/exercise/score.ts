@@ -51,6 +51,11 @@ export function restBeats(exercise: Pick<Exercise, 'rest'>, phrase: Phrase): num
   return rest.kind === 'beats' ? rest.beats : rest.kind === 'wait' ? 0 : Math.ceil(phraseBeats(phrase));
 }
 
+/** How many items are played in all, repeats counted; NaN where something is missing. */
+export function playedItems(phrases: readonly Pick<Phrase, 'items' | 'repeats'>[]): number {
+  return phrases.reduce((sum, { items, repeats }) => sum + items.length * (repeats ?? 1), 0);
+}
+
 /** The whole exercise on one line of time: phrases in playing order, the rests between them left empty. */
 export function scoreOf(exercise: Exercise): TimedItem[] {
   let beat = 0;

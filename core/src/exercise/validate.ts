@@ -13,12 +13,17 @@ import {
   type DynamicPoint,
   type Exercise,
   type NoteItem,
+  type Phrase,
 } from './exercise.ts';
 import { MAJOR_KEYS } from './keys.ts';
+import { playedItems } from './score.ts';
 import {
   LEAST_BEATS,
+  LEAST_MIDI,
   MOST_BEATS,
   MOST_ITEMS,
+  MOST_MIDI,
+  MOST_PLAYED,
   MOST_POINTS,
   MOST_WORD,
   MOST_NAME,
@@ -30,10 +35,12 @@ import { USUAL_EXERCISE, USUAL_PHRASE } from './usual.ts';
 /** An octave either way is more than anyone bends. */
 const MOST_BEND_CENTS = 1200;
 const MOST_REPEATS = 40;
+/** Of what is wrong, in letters. */
+const MOST_DETAIL = 200;
 /** An hour is more than anyone gives one note. */
 const MOST_SECONDS = 3600;
 
-const midi = yup.number().integer().min(40).max(110);
+const midi = yup.number().integer().min(LEAST_MIDI).max(MOST_MIDI);
 const lengthBeats = yup.number().required().min(LEAST_BEATS).max(MOST_BEATS);
 
 const pointSchema = yup
@@ -188,7 +195,16 @@ const exerciseSchema = yup
     rest: restSchema,
     onFault: yup.string().oneOf(['stop', 'finish']).default(USUAL_EXERCISE.onFault),
     overtones: yup.string().oneOf(['pure', 'tempered']).default(USUAL_EXERCISE.overtones),
-    phrases: yup.array(phraseSchema).required().min(1).max(MOST_PHRASES),
+    phrases: yup
+      .array(phraseSchema)
+      .required()
+      .min(1)
+      .max(MOST_PHRASES)
+      .test(
+        'played',
+        `\${path} must hold at most ${MOST_PLAYED} items, repeats counted`,
+        (phrases) => playedItems(phrases as Phrase[]) <= MOST_PLAYED,
+      ),
   })
   .noUnknown();
 
@@ -200,7 +216,13 @@ const evenly = (lengthBeats: number): DynamicPoint[] => [
 
 /** A rest of its own is the only thing the schema cannot fill in by itself. */
 const withRest = (value: unknown) =>
-  typeof value === 'object' && value !== null ? { rest: USUAL_EXERCISE.rest, ...value } : value;
+  typeof value === 'object' && value !== null
+    ? { ...value, rest: 'rest' in value && value.rest !== undefined ? value.rest : USUAL_EXERCISE.rest }
+    : value;
+
+/** What is wrong stands at the beginning; values that are told with it may be as long as a file. */
+const shortened = (detail: string) =>
+  detail.length > MOST_DETAIL ? `${detail.slice(0, MOST_DETAIL)} …` : detail;
 
 /**
  * Checks a value from outside and returns it as an exercise, complete: what may be left out is filled in, older versions
@@ -217,7 +239,7 @@ export function parseExercise(value: unknown): Exercise {
           item.dynamics = evenly(item.lengthBeats);
     return exercise;
   } catch (error) {
-    const detail = error instanceof Error ? error.message : String(error);
+    const detail = shortened(error instanceof Error ? error.message : String(error));
     throw new CoreError('exercise-invalid', detail, { name: 'exercise', values: { detail } });
   }
 }

@@ -263,6 +263,8 @@ it('reads frames value for value, and none that no sound can have', () => {
     ['f0Hz', -1],
     ['f0Hz', 1e30],
     ['f0Hz', Infinity],
+    ['f0Hz', 5],
+    ['levelDb', NaN],
     ['levelDb', 300],
     ['levelDb', -Infinity],
     ['centroidHarmonics', 1e9],

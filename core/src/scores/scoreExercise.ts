@@ -1,4 +1,13 @@
-import { LEAST_BEATS, MOST_NAME, MOST_PHRASES, parseExercise, type Exercise } from '../exercise/index.ts';
+import {
+  LEAST_BEATS,
+  LEAST_MIDI,
+  MOST_BEATS,
+  MOST_MIDI,
+  MOST_NAME,
+  MOST_PHRASES,
+  parseExercise,
+  type Exercise,
+} from '../exercise/index.ts';
 import type { Horn } from '../horn/index.ts';
 import { writtenOf, type ScoreReading } from './fitToHorn.ts';
 import { loudnessOf } from './scoreLoudness.ts';
@@ -43,8 +52,9 @@ export function scoreExercise(score: ReadScore, choice: ScoreChoice, horn: Horn)
   const shortest = Math.min(...chosen.map(({ lengthBeats }) => lengthBeats));
   let stretch = 1;
   while (shortest * stretch < LEAST_BEATS - 1e-6 && stretch < 8) stretch *= 2;
-  const notes = chosen.map((note): PlacedNote => placed(note, part, choice, horn, from, to, stretch));
-  const faults = faultsOf(notes, horn);
+  const asked = chosen.map((note): PlacedNote => placed(note, part, choice, horn, from, to, stretch));
+  const faults = faultsOf(asked, horn);
+  const notes = asked.map(writable);
   const tempo = (score.tempoBpm ?? 60) * stretch;
   const exercise = parseExercise({
     version: 3,
@@ -78,11 +88,25 @@ function placed(
     midi,
     fingered: note.fingeredMidi === null ? null : note.fingeredMidi + moved,
     start: (note.startBeat - from) * stretch,
-    length: Math.max(LEAST_BEATS, Math.min(note.lengthBeats, to - note.startBeat) * stretch),
+    length: Math.max(
+      LEAST_BEATS,
+      Math.min(Math.min(note.lengthBeats, to - note.startBeat) * stretch, MOST_BEATS - LEAST_BEATS),
+    ),
     slurred: note.slurred,
     // Transposed, a key has another name, which the notes themselves tell well enough.
     key: moved === 0 ? (bar?.key ?? null) : null,
   };
+}
+
+/** A note far outside every horn, an octave or more nearer, as far as exercises reach; it is told as outside all the same. */
+function writable(note: PlacedNote): PlacedNote {
+  const into = (midi: number) =>
+    midi < LEAST_MIDI
+      ? midi + 12 * Math.ceil((LEAST_MIDI - midi) / 12)
+      : midi > MOST_MIDI
+        ? midi - 12 * Math.ceil((midi - MOST_MIDI) / 12)
+        : midi;
+  return { ...note, midi: into(note.midi), fingered: note.fingered === null ? null : into(note.fingered) };
 }
 
 function faultsOf(notes: readonly PlacedNote[], horn: Pick<Horn, 'lowest' | 'highest'>): ScoreFault[] {

@@ -641,4 +641,26 @@ describe('figures that no music has', () => {
       if (told !== null) expect(told).toMatchObject({ code: 'score-unreadable' });
     }
   });
+
+  it('a part far below every horn is brought nearer by octaves, and told as below it', () => {
+    const low = '<note><pitch><step>C</step><octave>1</octave></pitch><duration>2</duration></note>';
+    const score = read(`${attributes}${low}${low.replace('>C<', '>D<')}`);
+    const choice = { part: 0, fromBar: 0, toBar: 0, reading: 'written', octaves: 0, make: 'line' } as const;
+    const made = scoreExercise(score, choice, hornById('alto'));
+    const notes = made?.exercise.phrases[0].items.map((item) => item.kind === 'note' && item.writtenMidi);
+    expect(notes).toEqual([48, 50]);
+    expect(made?.faults).toEqual([{ kind: 'belowRange', count: 2 }]);
+  });
+
+  it('a note held longer than an exercise can hold one is cut there', () => {
+    const score = read(`${attributes}${one('90')}`);
+    const choice = { part: 0, fromBar: 0, toBar: 0, reading: 'written', octaves: 0, make: 'line' } as const;
+    const made = scoreExercise(score, choice, hornById('alto'));
+    expect(made?.exercise.phrases[0].items[0].lengthBeats).toBeGreaterThan(60);
+    expect(made?.exercise.phrases[0].items[0].lengthBeats).toBeLessThanOrEqual(64);
+  });
+
+  it('what is wrong with its letters is said in a line, however long its names are', () => {
+    expect(() => read(`<${'x'.repeat(5000)}>`)).toThrowError(/^[^]{10,300}$/);
+  });
 });

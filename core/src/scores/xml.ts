@@ -12,6 +12,8 @@ export interface XmlElement {
 
 const MOST_LETTERS = 40_000_000;
 const MOST_DEPTH = 40;
+/** Of what is wrong, in letters: names of elements may be as long as the file. */
+const MOST_DETAIL = 160;
 const ATTRIBUTES = ':@';
 const TEXT = '#text';
 
@@ -50,7 +52,7 @@ export function readXml(text: string): XmlElement {
   const valid = XMLValidator.validate(text);
   if (valid !== true)
     throw refuse(
-      `The file is no XML that can be read: ${valid.err.msg} (line ${valid.err.line}).`,
+      `The file is no XML that can be read: ${valid.err.msg.slice(0, MOST_DETAIL)} (line ${valid.err.line}).`,
       'notXml',
       {
         line: valid.err.line,

@@ -6,7 +6,7 @@ import { faultOfRow } from './rowChecks.ts';
 import type { OwnTable } from './tables.ts';
 import { TEST_TAKE } from './testTake.ts';
 
-// Rows of the smaller tables as an archive may bring them; takes have a test of their own (listing/rowsFromOutside).
+// Rows of the smaller tables as an archive may bring them; takes have doors of their own (doors/).
 
 const exercise = buildSwell({
   note: writtenMidi(67),
@@ -86,6 +86,14 @@ it.each<[keyof typeof GOOD, string, object]>([
   ['exercises', 'a note of no length', withItem({ lengthBeats: 0 })],
   ['exercises', 'a note between two', withItem({ writtenMidi: 60.5 })],
   ['exercises', 'a mark that is none', withItem({ dynamics: [{ beat: 0, mark: 'loud' }] })],
+  ['rounds', 'an exercise whose rest is missing', { exercise: { ...exercise, rest: undefined } }],
+  ['exercises', 'a rest of no length', { exercise: { ...exercise, rest: { kind: 'beats' } } }],
+  ['exercises', 'a family that is a list', { exercise: { ...exercise, family: ['x'] } }],
+  ['exercises', 'a note without a pitch', withItem({ writtenMidi: undefined })],
+  ['exercises', 'a note fingered as nothing', withItem({ fingered: undefined })],
+  ['exercises', 'a note of no loudness', withItem({ dynamics: [] })],
+  ['exercises', 'a bend that is none', withItem({ bend: [null] })],
+  ['exercises', 'phrases without end', { exercise: { ...exercise, phrases: [{ ...phrase, repeats: 1e6 }] } }],
   ['aims', 'a figure that is none', { goal: { ...aim.goal, measure: 'luck' } }],
   ['aims', 'a zone that is none', { goal: { ...aim.goal, scope: { ...aim.goal.scope, zone: 'cellar' } } }],
   ['aims', 'a target that is no number', { goal: { ...aim.goal, target: Number.NaN } }],
@@ -103,6 +111,33 @@ it.each<[keyof typeof GOOD, string, object]>([
   ['calibrations', 'a room that is no number', { roomFloorDb: 'quiet' }],
 ])('refuses a row of %s with %s', (table, _, change) => {
   expect(faultOfRow(table, { ...GOOD[table], ...change })).not.toBeNull();
+});
+
+it('says what is wrong in a sentence, however long what stands there is', () => {
+  const fault = faultOfRow('dayNotes', { ...GOOD.dayNotes, temperatureC: 'x'.repeat(70_000) });
+  expect(fault).toMatch(/^temperatureC/);
+  expect(fault?.length).toBeLessThan(300);
+});
+
+it('says at once what is wrong with a take whose exercise has no end', () => {
+  const endless = { ...exercise, phrases: [{ ...phrase, repeats: 1e7 }] };
+  const take = {
+    ...TEST_TAKE,
+    state: 'kept',
+    context: {
+      exercise: endless,
+      hornId: 'alto',
+      a4Hz: 440,
+      scale: TEST_TAKE.scale,
+      toleranceId: 'usual',
+      roomFloorDb: null,
+      beatZeroSeconds: null,
+    },
+    analysis: { items: [], verdict: { of: [], findings: [], measures: {} } },
+  };
+  const from = performance.now();
+  expect(faultOfRow('takes', take)).not.toBeNull();
+  expect(performance.now() - from).toBeLessThan(1000);
 });
 
 it('names the field that is wrong, whatever else is', () => {

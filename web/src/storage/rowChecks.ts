@@ -1,4 +1,4 @@
-import { scoreOf, type Exercise } from '@inner-hum/core/exercise';
+import { MOST_PLAYED, playedItems, scoreOf, type Exercise } from '@inner-hum/core/exercise';
 import { MAX_RATE_HZ, MIN_RATE_HZ } from '@inner-hum/core/hearing';
 import { analysisFault, type TakeAnalysis } from '@inner-hum/core/judge';
 import { AIMS } from '@inner-hum/core/plan';
@@ -36,7 +36,10 @@ function judgedFault({ context: of, analysis }: { context?: unknown; analysis?: 
   if (fault !== null) return `${fault} cannot be read`;
   if (!of) return null;
   try {
-    const score = scoreOf((of as { exercise: Exercise }).exercise);
+    const { exercise: written } = of as { exercise: Exercise };
+    // Its own check says what is wrong; here it must only not take for ever.
+    if (!(playedItems(written.phrases) <= MOST_PLAYED)) return 'analysis has an exercise without end';
+    const score = scoreOf(written);
     const { items, verdict } = analysis as TakeAnalysis;
     const isOfExercise =
       items.every(({ item, kind }) => item >= 0 && score.at(item)?.item.kind === kind) &&
@@ -207,6 +210,9 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
   }),
 };
 
+/** Of what is wrong, in letters. */
+const MOST_FAULT = 200;
+
 /** What is wrong with a row of a table, in a sentence that names the field; null where every room can read it. */
 export function faultOfRow(table: OwnTable, row: unknown): string | null {
   if (typeof row !== 'object' || row === null) return 'This is no row.';
@@ -214,6 +220,7 @@ export function faultOfRow(table: OwnTable, row: unknown): string | null {
     CHECKS[table].validateSync(row, { strict: true });
     return null;
   } catch (error) {
-    return (error as Error).message;
+    // Values that are told with it may be as long as a file.
+    return (error as Error).message.slice(0, MOST_FAULT);
   }
 }

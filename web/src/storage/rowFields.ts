@@ -1,4 +1,12 @@
-import { DYNAMIC_MARKS, ITEM_KINDS, parseExercise, type Exercise } from '@inner-hum/core/exercise';
+import {
+  DYNAMIC_MARKS,
+  ITEM_KINDS,
+  MAJOR_KEYS,
+  MOST_PLAYED,
+  parseExercise,
+  playedItems,
+  type Phrase,
+} from '@inner-hum/core/exercise';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES } from '@inner-hum/core/judge';
 import { TRIAL_ATTACKS } from '@inner-hum/core/trial';
@@ -46,24 +54,44 @@ export const midi = yup.number().integer().min(0).max(127).required();
 const decibels = finite.min(-200).max(60);
 export const a4Hz = finite.min(200).max(1000);
 
+/** Whether a value holds all that another one holds, and the same. */
+function holdsAll(value: unknown, wanted: unknown): boolean {
+  if (typeof wanted !== 'object' || wanted === null) return value === wanted;
+  if (typeof value !== 'object' || value === null || Array.isArray(value) !== Array.isArray(wanted))
+    return false;
+  return Object.entries(wanted).every(
+    ([name, inner]) => inner === undefined || holdsAll((value as Record<string, unknown>)[name], inner),
+  );
+}
+
 export const exercise = yup
   .mixed()
   .required()
   .test('exercise', function isExercise(value) {
     try {
-      const { phrases } = parseExercise(value);
       // What the door of exercises would fill in must be there: rows are kept as they are.
-      const stored = value as unknown as Exercise;
-      return phrases.every(({ items }, p) =>
-        items.every(({ kind }, i) => kind !== 'note' || 'fingered' in stored.phrases[p].items[i]),
-      );
+      return holdsAll(value, parseExercise(value));
     } catch (error) {
       return this.createError({ message: `${this.path}: ${(error as Error).message}` });
     }
   });
 /** An own exercise may not be playable yet; that it can be shown is enough. */
+const UNPITCHED: readonly string[] = ['rest', 'free'];
+/** Between phrases, as long as they were or so many beats, or until the player goes on. */
+const drawnRest = yup
+  .object({
+    kind: yup.string().oneOf(['asPlayed', 'beats', 'wait']).required(),
+    beats: yup
+      .number()
+      .min(0)
+      .max(10_000)
+      .when('kind', { is: 'beats', then: (schema) => schema.required() }),
+  })
+  .default(undefined);
 export const draft = yup.object({
   name: yup.string().max(200).optional(),
+  family: yup.string().max(40).nullable().defined(),
+  rest: drawnRest.required(),
   tempoBpm: yup.number().min(1).max(1000).required(),
   beatsPerBar: yup.number().integer().min(1).max(64).required(),
   phrases: yup
@@ -74,19 +102,40 @@ export const draft = yup.object({
             yup.object({
               kind: yup.string().oneOf(ITEM_KINDS).required(),
               lengthBeats: yup.number().moreThan(0).max(10_000).required(),
-              writtenMidi: midi.optional(),
-              fingered: yup.mixed().nullable().optional(),
+              writtenMidi: midi.when('kind', {
+                is: (kind: string) => !UNPITCHED.includes(kind),
+                then: (schema) => schema.required(),
+                otherwise: (schema) => schema.optional(),
+              }),
+              fingered: midi.nullable().when('kind', {
+                is: 'note',
+                then: (schema) => schema.defined(),
+                otherwise: (schema) => schema.optional(),
+              }),
+              keys: yup.array(text(20)).optional(),
+              judged: yup.array(text(20)).nullable().optional(),
+              attack: text(20).optional(),
+              bend: yup.array(yup.object({ beat: finite, cents: finite })).optional(),
+              words: yup.array(yup.object({ beat: finite, text: text(200) })).optional(),
               dynamics: yup
                 .array(yup.object({ beat: finite, mark: yup.string().oneOf(DYNAMIC_MARKS).required() }))
-                .optional(),
+                .when('kind', { is: 'note', then: (schema) => schema.min(1).required() }),
             }),
           )
           .max(5000)
           .required(),
+        repeats: yup.number().integer().min(1).max(1000).required(),
+        rest: drawnRest.optional(),
+        key: yup.string().oneOf(MAJOR_KEYS).optional(),
       }),
     )
     .max(1000)
-    .required(),
+    .required()
+    .test(
+      'played',
+      `\${path} must hold at most ${MOST_PLAYED} items, repeats counted`,
+      (phrases) => playedItems(phrases as unknown as Phrase[]) <= MOST_PLAYED,
+    ),
 });
 
 export const scale = yup

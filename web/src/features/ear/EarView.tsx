@@ -43,8 +43,8 @@ export function EarView({ score: { all, zones, sides, months, hums } }: { score:
           count: share.asked,
           low: Math.round(100 * (share.interval?.low ?? 0)),
           high: Math.round(100 * (share.interval?.high ?? 1)),
-        })}{' '}
-        {more}
+        })}
+        {more && `; ${more}`}
       </td>
     </tr>
   );
