@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import type { Page } from '@playwright/test';
 import { expect, playOut, STATES, test } from '../../browser.ts';
 import { ROOMS } from '../../rooms.ts';
 
@@ -110,4 +111,62 @@ test('a score that takes for ever is given up with a sentence, and the next file
   await page.clock.resume();
   await choose.setInputFiles({ name: 'short.musicxml', mimeType: 'application/xml', buffer: score(4) });
   await expect(page.getByRole('button', { name: 'Add to the Shelf' })).toBeVisible();
+});
+
+/** Changes a stored row behind the app's back, as a disk that fails would. */
+async function damage(page: Page, table: string, change: Row): Promise<void> {
+  await page.evaluate(
+    async ([name, odd]) => {
+      const [{ name: of }] = (await indexedDB.databases()).filter((each) =>
+        each.name?.startsWith('inner-hum'),
+      );
+      const database = await new Promise<IDBDatabase>((resolve, reject) => {
+        const asked = indexedDB.open(of ?? '');
+        asked.onsuccess = () => resolve(asked.result);
+        asked.onerror = () => reject(new Error('no database'));
+      });
+      const rows = database.transaction(name, 'readwrite').objectStore(name);
+      const all = await new Promise<Row[]>((resolve) => {
+        const asked = rows.getAll() as IDBRequest<Row[]>;
+        asked.onsuccess = () => resolve(asked.result);
+      });
+      await new Promise<void>((resolve) => {
+        rows.put({ ...all[0], ...odd }).onsuccess = () => resolve();
+      });
+      database.close();
+    },
+    [table, change] as const,
+  );
+}
+
+test('a row that is damaged where it lies: its list stands, it is set aside, exported and put back', async ({
+  page,
+}) => {
+  await page.goto('/stand/swell?note=67&beats=2&tempoBpm=120');
+  await playOut(page);
+  await page.goto('/takes');
+  await expect(page.locator('main a[href^="/takes/"]').first()).toBeVisible();
+  const address = await page.locator('main a[href^="/takes/"]').first().getAttribute('href');
+  // Nothing is wrong with the take itself: its room fails on its frames.
+  await damage(page, 'frames', { columns: {} });
+  await page.goto(address ?? '');
+  await expect(page.getByRole('heading', { name: 'This room could not be shown' })).toBeVisible();
+  await page.goto('/takes');
+  const damaged = page.getByTestId('damaged-row');
+  await expect(damaged).toContainText('This row could not be shown.');
+  await page.goto(address ?? '');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export everything' }).click();
+  const names = Object.keys(unzipSync(readFileSync(await (await download).path())));
+  expect(names.filter((name) => /take\.json$|^damaged\/frames/.test(name))).toHaveLength(2);
+  await page.getByRole('button', { name: 'Set this row aside' }).click();
+  await expect(page.getByRole('status')).toContainText('1 row that could not be read was set apart');
+  await page.goto('/takes');
+  await expect(page.getByText('Every swell you play is kept here')).toBeVisible();
+  await page.goto('/case/keeping');
+  await page.getByRole('button', { name: 'Put back', exact: true }).click();
+  await expect(page.getByTestId('keeping-told')).toHaveText('The row is back in its place.');
+  await page.goto('/takes');
+  await damaged.getByRole('button', { name: 'Set this row aside' }).click();
+  await expect(damaged).toHaveCount(0);
 });

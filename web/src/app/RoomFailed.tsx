@@ -1,40 +1,75 @@
-import { Box, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useRouteError } from 'react-router';
-import { ActionButton } from '../ui/index.ts';
-import { storageWorker } from '../workers/index.ts';
+import { useLocation, useRouteError } from 'react-router';
+import { dayOf, EVERYTHING } from '../storage/index.ts';
+import { ActionButton, downloadFile } from '../ui/index.ts';
+import { proxied, storageWorker } from '../workers/index.ts';
 import { takeUpdate } from './appUpdate.ts';
 import { isLostRoom } from './lostRoom.ts';
+import { rowOfAddress } from './rowOfAddress.ts';
 
 /** A newer version that waits may be the one that mends it. */
 async function loadAgain() {
   if (!(await takeUpdate())) window.location.reload();
 }
 
-/** A room that could not be shown: what to do, and that nothing is lost. A row that nothing can read is put aside on the way. */
+/** Everything as a file, whatever this room fails on. */
+async function exportEverything() {
+  const done = await storageWorker()?.writeArchive(
+    EVERYTHING,
+    proxied(() => undefined),
+  );
+  if (done?.kind === 'written')
+    downloadFile(`inner-hum ${dayOf(Date.now())}.zip`, done.file, 'application/zip');
+}
+
+/**
+ * A room that could not be shown: what to do, and that nothing is lost. Rows that nothing can read are set aside on the way; the row that the room
+ * is of can be, whatever is wrong with it.
+ */
 export function RoomFailed() {
   const { t } = useTranslation();
   const error = useRouteError();
-  const [quarantine, setSetAside] = useState(0);
+  const isLost = isLostRoom(error);
+  const row = rowOfAddress(useLocation().pathname);
+  const [quarantine, setQuarantine] = useState(0);
   useEffect(() => {
     void storageWorker()
       ?.checkRows()
-      .then(setSetAside, () => undefined);
+      .then(setQuarantine, () => undefined);
   }, []);
   return (
     <Box p="8" maxW="prose">
       <Heading as="h1" fontSize="title" fontFamily="heading" mb="4">
         {t('failed.title')}
       </Heading>
-      <Box mb="4">{t(isLostRoom(error) ? 'failed.lost' : 'failed.text')}</Box>
+      <Box mb="4">{t(isLost ? 'failed.lost' : 'failed.text')}</Box>
       <Box role="status" mb="4">
         {quarantine > 0 && t('failed.quarantine', { count: quarantine })}
       </Box>
       <Box color="muted" mb="5" fontSize="small">
         {error instanceof Error ? error.message : String(error)}
       </Box>
-      <ActionButton onClick={() => void loadAgain()}>{t('way.reload')}</ActionButton>
+      <Flex gap="4" wrap="wrap" alignItems="center">
+        <ActionButton onClick={() => void loadAgain()}>{t('way.reload')}</ActionButton>
+        {row && !isLost && quarantine === 0 && storageWorker() && (
+          <ActionButton
+            onClick={() =>
+              void storageWorker()
+                ?.setRowAside(row.table, row.id)
+                .then((isAside) => setQuarantine(isAside ? 1 : 0))
+            }
+          >
+            {t('failed.setAside')}
+          </ActionButton>
+        )}
+        {storageWorker() && (
+          <ActionButton look="plain" onClick={() => void exportEverything()}>
+            {t('failed.export')}
+          </ActionButton>
+        )}
+      </Flex>
     </Box>
   );
 }

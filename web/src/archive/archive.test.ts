@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { BlobWriter, TextReader, ZipWriter } from './zip.ts';
+import { BlobReader, BlobWriter, TextReader, ZipReader, ZipWriter } from './zip.ts';
 import * as fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { buildSwell } from '@inner-hum/core/exercise';
@@ -301,4 +301,38 @@ it('stops when it is told to, between two takes', async () => {
   ).rejects.toThrow();
   await finishTake(take('mine', NOW), new FrameTrack(0).slice(0));
   expect(await database().takes.get('mine')).toBeDefined();
+});
+
+it('is written whatever rows there are: what cannot be read goes along as it is, and the rest comes back', async () => {
+  elsewhere();
+  await fill(9, 2);
+  const db = database();
+  const good = { ...(await db.takes.get('t9-0')), day: '2026-11-25' };
+  const odd: object[] = [
+    { ...good, id: 'no-day', day: undefined },
+    { ...good, id: '../../up', day: '2026-11-24' },
+    { ...good, id: 'no-note', playerNote: undefined },
+    { ...good, id: 'no-frames' },
+  ];
+  await (db.takes as unknown as { bulkPut(rows: object[]): Promise<unknown> }).bulkPut(odd);
+  await db.frames.put({ takeId: 'no-frames', columns: { f0Hz: 'gone' } } as never);
+  await db.dayNotes.put({ day: '2026-11-23', text: 42 } as never);
+  await db.quarantine.put({ id: 'takes/"x"', table: 'takes', why: 'odd', quarantinedAt: 1, row: { id: 'x' } });
+
+  const zip = new ZipWriter(new BlobWriter());
+  const written = await writeArchive(zip, EVERYTHING, NOW, quiet, on);
+  const file = await zip.close();
+  // What has no place of its own is beside the rest; what has one is told when it comes back.
+  expect(written.damaged).toBe(4);
+  const names = (await new ZipReader(new BlobReader(file)).getEntries()).map(({ filename }) => filename);
+  expect(names.filter((name) => name.startsWith('damaged/')).length).toBe(4);
+  expect(names.every((name) => !name.includes('..'))).toBe(true);
+  elsewhere();
+  const { takes, damaged } = await restore(await opened(file), 'merge', quiet, on);
+  expect(damaged.map(({ part }) => part)).toEqual([
+    'tables/dayNotes-1.json',
+    'takes/2026-11-25/no-note/take.json',
+  ]);
+  expect(takes.added).toBe(3);
+  expect((await database().takes.toCollection().primaryKeys()).toSorted()).toEqual(['no-frames', 't9-0', 't9-1']);
 });

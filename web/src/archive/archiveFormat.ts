@@ -29,6 +29,9 @@ export const FRAMES = 'frames.bin';
 export const FLAC = 'sound.flac';
 export const WAV = 'sound.wav';
 
+/** Rows that have no place, as they are; not read back. */
+export const damagedPart = (table: string, n: number) => `damaged/${table}-${n}.json`;
+
 /** Which part of the archive a name stands for; null: none that is read. */
 export type PartName =
   | { kind: 'manifest' }

@@ -1,9 +1,11 @@
 import { TextReader, Uint8ArrayReader, type Zip } from './zip.ts';
+import type { FrameColumns } from '@inner-hum/core/hearing';
 import { encodeWav, framesToBytes, notesToCsv, takesToCsv, type CsvStyle } from '@inner-hum/core/formats';
 import {
   collectRows,
   collectTake,
   collectTakes,
+  collectUnplaced,
   SMALL_TABLES,
   type Choice,
   type CollectedTake,
@@ -12,11 +14,13 @@ import {
   readSettings,
 } from '../storage/index.ts';
 import {
+  damagedPart,
   FLAC,
   FRAMES,
   MANIFEST,
   newManifest,
   ROWS_A_PART,
+  readPartName,
   TAKE,
   tablePart,
   takeFolder,
@@ -27,6 +31,8 @@ export interface ArchiveWritten {
   takes: number;
   /** Sounds that could not be read and are missing; the take is there all the same. */
   silent: string[];
+  /** Rows that could not be written in their place, and are in the archive as they are. */
+  damaged: number;
 }
 
 /** Sizes stand before each part, so that a file that is cut short can still be read up to there. */
@@ -38,10 +44,41 @@ const addRows = (zip: Zip, name: string, value: unknown) => addText(zip, name, `
 const addPacked = (zip: Zip, name: string, bytes: Uint8Array) =>
   zip.add(name, new Uint8ArrayReader(bytes), { ...PLAIN, level: 0 });
 
-async function addTake(zip: Zip, { record, columns, sound }: CollectedTake): Promise<void> {
+/** Rows that have no place of their own: nothing that is stored is left out for being damaged. */
+function createDamagedParts(zip: Zip) {
+  let count = 0;
+  return {
+    get count() {
+      return count;
+    },
+    add: (table: string, row: unknown) => addRows(zip, damagedPart(table, ++count), row),
+  };
+}
+type DamagedParts = ReturnType<typeof createDamagedParts>;
+
+/** Frames as bytes; null where they are none. */
+function frameBytes(columns: FrameColumns): Uint8Array<ArrayBuffer> | null {
+  try {
+    return framesToBytes(columns);
+  } catch {
+    return null;
+  }
+}
+
+async function addTake(
+  zip: Zip,
+  { record, columns, sound }: CollectedTake,
+  damaged: DamagedParts,
+): Promise<void> {
   const folder = takeFolder(record.day, record.id);
+  if (readPartName(`${folder}/${TAKE}`) === null) {
+    await damaged.add('takes', record);
+    return;
+  }
   await addRows(zip, `${folder}/${TAKE}`, record);
-  if (columns) await zip.add(`${folder}/${FRAMES}`, new Uint8ArrayReader(framesToBytes(columns)), PLAIN);
+  const bytes = columns && frameBytes(columns);
+  if (bytes) await zip.add(`${folder}/${FRAMES}`, new Uint8ArrayReader(bytes), PLAIN);
+  else if (columns) await damaged.add('frames', { takeId: record.id, columns });
   if (sound?.flac) await addPacked(zip, `${folder}/${FLAC}`, sound.flac);
   if (sound?.samples) {
     const { samples, sampleRateHz } = sound;
@@ -67,13 +104,20 @@ function createYearTables(zip: Zip, style: CsvStyle) {
   return {
     close,
     async add(record: TakeRecord) {
-      if (record.day.slice(0, 4) !== year) {
+      const of = String(record.day).slice(0, 4);
+      if (!/^\d{4}$/.test(of)) return;
+      if (of !== year) {
         await close();
-        year = record.day.slice(0, 4);
+        year = of;
       }
       const isFirst = takes.length === 0;
-      takes.push(takesToCsv([record], style, isFirst));
-      notes.push(notesToCsv([record], style, isFirst));
+      try {
+        const lines = [takesToCsv([record], style, isFirst), notesToCsv([record], style, isFirst)];
+        takes.push(lines[0]);
+        notes.push(lines[1]);
+      } catch {
+        // A take that cannot be read has no figures for a spreadsheet; it is in the archive all the same.
+      }
     },
   };
 }
@@ -93,6 +137,8 @@ export async function writeArchive(
     for (let part = 0; part * ROWS_A_PART < rows.length; part++)
       await addRows(zip, tablePart(table, part), rows.slice(part * ROWS_A_PART, (part + 1) * ROWS_A_PART));
   }
+  const damaged = createDamagedParts(zip);
+  for (const { table, row } of await collectUnplaced(choice, takes)) await damaged.add(table, row);
   const silent: string[] = [];
   const tables = createYearTables(zip, csvStyle(await readSettings()));
   for (const [done, { id }] of takes.entries()) {
@@ -104,10 +150,10 @@ export async function writeArchive(
       return collectTake(id, false);
     });
     if (!take) continue;
-    await addTake(zip, take);
+    await addTake(zip, take, damaged);
     await tables.add(take.record);
   }
   await tables.close();
   onProgress(takes.length, takes.length);
-  return { takes: takes.length, silent };
+  return { takes: takes.length, silent, damaged: damaged.count };
 }

@@ -1,5 +1,6 @@
 // A take as it is listed, wherever takes are: its ribbon, its title, what stood out; and takes on a report.
 export { TakeRow } from './TakeRow.tsx';
+export { ShownRow } from './ShownRow.tsx';
 export { TakeTitle, takeLabel } from './takeTitle.tsx';
 export { EndedRoundHeadline, RoundHeadline, TakeHeadline } from './HeadlineWords.tsx';
 export { readHeadline, useHeadline } from './useHeadline.ts';

@@ -14,6 +14,8 @@ import { shelfKey, type OwnExercise } from '../storage/index.ts';
 /** One exercise on the Shelf: a family as it is usual on this horn, or one of the player's own. */
 export interface ShelfEntry {
   key: string;
+  /** Of an own exercise. */
+  ownId: string | null;
   /** Null for an own exercise. */
   familyId: FamilyId | null;
   purposes: readonly Purpose[];
@@ -30,6 +32,7 @@ export function shelfEntries(own: readonly OwnExercise[], horn: Horn): ShelfEntr
   return [
     ...own.map(({ id, exercise }): ShelfEntry => ({
       key: shelfKey(exercise),
+      ownId: id,
       familyId: null,
       purposes: [],
       written: { exercise, extent: extentOf(exercise) },
@@ -46,6 +49,7 @@ function familyEntries(horn: Horn): ShelfEntry[] {
     const exercise = family.options(horn) ? family.build(horn) : null;
     return {
       key: family.id,
+      ownId: null,
       familyId: family.id,
       purposes: family.purposes,
       written: exercise && { exercise, extent: extentOf(exercise) },

@@ -44,3 +44,28 @@ export async function checkRows(now: number): Promise<number> {
   }
   return found;
 }
+
+/** A row that a room could not show, though nothing is wrong with it that can be named. Returns whether there was one. */
+export async function setRowAside(table: OwnTable, id: string, now: number): Promise<boolean> {
+  const row: unknown = await database().table(table).get(id);
+  if (row === undefined) return false;
+  const why = faultOfRow(table, row) ?? 'a room could not show it';
+  await quarantineRows(table, [{ key: id, row, why }], now);
+  return true;
+}
+
+/** Puts a row back in its table that was set aside, where every room can read it. Returns what is wrong with it otherwise. */
+export async function putRowBack(id: string): Promise<string | null> {
+  const db = database();
+  const held = await db.quarantine.get(id);
+  const table = OWN_TABLES.find((each) => each === held?.table);
+  if (!held || !table) return 'it is of no table';
+  const fault = faultOfRow(table, held.row);
+  if (fault !== null) return fault;
+  await db.transaction('rw', [db.table(table), db.quarantine, ...dayTables()], async () => {
+    await db.table(table).put(held.row);
+    await db.quarantine.delete(id);
+    if (table === 'takes') await rebuildDays([held.row as TakeRecord]);
+  });
+  return null;
+}

@@ -37,10 +37,31 @@ export async function collectTakes(choice: Choice): Promise<ChosenTake[]> {
         id: take.id,
         day: take.day,
         roundId: take.roundId,
-        letters: take.playerNote.length,
+        letters: (take.playerNote as string | undefined)?.length ?? 0,
       });
   });
   return found;
+}
+
+/**
+ * What goes along with everything and belongs to no day: takes that no day finds, and rows that were put aside because they
+ * could not be read.
+ */
+export async function collectUnplaced(
+  choice: Choice,
+  found: readonly Pick<TakeRecord, 'id'>[],
+): Promise<{ table: string; row: unknown }[]> {
+  if (!isWhole(choice)) return [];
+  const db = database();
+  const placed = new Set(found.map(({ id }) => id));
+  const ids = await db.takes.toCollection().primaryKeys();
+  const others = await db.takes.bulkGet(ids.filter((id) => !placed.has(id)));
+  const aside = await db.quarantine.toArray();
+  return [
+    // A row that misses what says so is not deleted.
+    ...others.flatMap((row) => (row && row.state !== 'recording' && !row.deletedAt ? [{ table: 'takes', row }] : [])),
+    ...aside.map((row) => ({ table: 'quarantine', row })),
+  ];
 }
 
 /** Everything of one take; null where it has gone meanwhile. */

@@ -43,6 +43,7 @@ export {
   collectRows,
   collectTake,
   collectTakes,
+  collectUnplaced,
   isWhole,
   type Choice,
   type ChosenTake,

@@ -46,7 +46,7 @@ import {
   type HornCheckRecord,
   type TakeRecord,
 } from './index.ts';
-import { checkRows } from './checkRows.ts';
+import { checkRows, putRowBack, setRowAside } from './checkRows.ts';
 import { TEST_TAKE } from './testTake.ts';
 
 let count = 0;
@@ -330,4 +330,24 @@ it('puts two broken takes of one day aside, and makes the day of those that are 
   expect((await newestTakes(1000)).map(({ id }) => id)).toEqual(['c']);
   expect((await listPractice('microphone', record.day, record.day))[0].takes).toBe(1);
   expect(await checkRows(6)).toBe(0);
+});
+
+it('sets a row aside that a room could not show, and puts it back as it was; what no room can read stays aside', async () => {
+  const columns = new FrameTrack(1).slice(0);
+  for (const id of ['a', 'b']) await finishTake({ ...record, id, state: 'kept', kind: 'free' }, columns);
+  const before = await database().takes.get('a');
+  const day = await listPractice('microphone', record.day, record.day);
+  expect(await setRowAside('takes', 'a', 5)).toBe(true);
+  expect(await setRowAside('takes', 'gone', 5)).toBe(false);
+  expect((await newestTakes(1000)).map(({ id }) => id)).toEqual(['b']);
+  expect((await listPractice('microphone', record.day, record.day))[0].takes).toBe(1);
+  expect(await putRowBack('takes/"a"')).toBeNull();
+  expect(await database().takes.get('a')).toEqual(before);
+  expect(await listPractice('microphone', record.day, record.day)).toEqual(day);
+  expect(await listQuarantine()).toEqual([]);
+  await database().takes.update('b', { playerNote: 4 } as never);
+  expect(await checkRows(6)).toBe(1);
+  expect(await putRowBack('takes/"b"')).toMatch(/^playerNote/);
+  expect(await putRowBack('takes/"c"')).toMatch(/no table/);
+  expect((await listQuarantine()).map(({ id }) => id)).toEqual(['takes/"b"']);
 });

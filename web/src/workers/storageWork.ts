@@ -10,8 +10,15 @@ import {
   type RestoreReport,
 } from '../archive/index.ts';
 import { BlobWriter, ZipWriter } from '../archive/zip.ts';
-import { loadSamples, packTakeSound, takesInParts, type Choice, type RestoreMode } from '../storage/index.ts';
-import { checkRows } from '../storage/checkRows.ts';
+import {
+  loadSamples,
+  packTakeSound,
+  takesInParts,
+  type Choice,
+  type OwnTable,
+  type RestoreMode,
+} from '../storage/index.ts';
+import { checkRows, putRowBack, setRowAside } from '../storage/checkRows.ts';
 import { keepRecording, type RecordingAnswer, type RecordingRequest } from './keepRecording.ts';
 import { hasRoomFor } from './roomProbe.ts';
 import { zipOfTakes } from './zipOfTakes.ts';
@@ -31,6 +38,10 @@ export interface StorageWorker {
   hasRoomFor(bytes: number): Promise<boolean | null>;
   /** Puts aside rows that no room could read; says how many. */
   checkRows(): Promise<number>;
+  /** Puts one row aside that a room could not show; says whether there was one. */
+  setRowAside(table: OwnTable, id: string): Promise<boolean>;
+  /** Puts a row back that was set aside; says what is wrong with it where no room could read it. */
+  putRowBack(id: string): Promise<string | null>;
   writeArchive(
     choice: Choice,
     onProgress: Progress,
@@ -76,6 +87,8 @@ export function createStorageWorker(): StorageWorker {
     },
     hasRoomFor,
     checkRows: () => checkRows(Date.now()),
+    setRowAside: (table, id) => setRowAside(table, id, Date.now()),
+    putRowBack,
     writeArchive: (choice, onProgress) =>
       stoppable(async (signal) => {
         const zip = new ZipWriter(new BlobWriter('application/zip'));

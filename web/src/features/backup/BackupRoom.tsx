@@ -67,6 +67,7 @@ export function Component() {
       takes: done.written.takes,
       bytes: done.file.size,
       silent: done.written.silent.length,
+      damaged: done.written.damaged,
     });
   }
   async function look(files: File[]) {
@@ -157,6 +158,7 @@ export function Component() {
         setForgotten(row);
         void forgetQuarantined(row.id);
       }}
+      onPutBack={(row) => void stored?.putRowBack(row.id).then((why) => setAnswer({ kind: 'putBack', why }))}
       onKeepQuarantined={() => {
         setForgotten(null);
         if (forgotten) void keepQuarantined(forgotten);

@@ -6,7 +6,7 @@ import type { BackupViewProps } from './backupProps.ts';
 
 /** Rows that could not be read: what is wrong with each, as a file, or forgotten. */
 export function QuarantineLines(props: BackupViewProps) {
-  const { quarantine, forgotten, onForgetQuarantined, onKeepQuarantined } = props;
+  const { quarantine, forgotten, onForgetQuarantined, onKeepQuarantined, onPutBack } = props;
   const { t } = useTranslation();
   return (
     <>
@@ -42,6 +42,9 @@ export function QuarantineLines(props: BackupViewProps) {
             }
           >
             {t('keeping.quarantineSave')}
+          </ActionButton>
+          <ActionButton look="plain" onClick={() => onPutBack(row)}>
+            {t('keeping.quarantinePutBack')}
           </ActionButton>
           <ActionButton look="plain" onClick={() => onForgetQuarantined(row)}>
             {t('keeping.quarantineForget')}

@@ -14,13 +14,16 @@ export function ResultMessages({ told }: { told: Told }) {
       {told.kind === 'saved' && (
         <>
           {t('keeping.told.saved', { count: told.takes, bytes: bytesText(told.bytes) })}{' '}
-          {told.silent > 0 && t('keeping.told.silent', { count: told.silent })}
+          {told.silent > 0 && t('keeping.told.silent', { count: told.silent })}{' '}
+          {told.damaged > 0 && t('keeping.told.damagedRows', { count: told.damaged })}
         </>
       )}
       {told.kind === 'refused' && t(`keeping.refused.${told.why}`, { name: told.name })}
       {told.kind === 'stopped' && t('keeping.told.stopped')}
       {told.kind === 'copied' && t('keeping.told.copied', { count: told.files })}
       {told.kind === 'copyFailed' && t('keeping.told.copyFailed', { why: told.why })}
+      {told.kind === 'putBack' &&
+        (told.why === null ? t('keeping.told.putBack') : t('keeping.told.notPutBack', { why: told.why }))}
       {told.kind === 'letGo' && t('keeping.told.letGo', { count: told.takes })}
       {told.kind === 'back' && <BackLines told={told} />}
     </Box>

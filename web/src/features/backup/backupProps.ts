@@ -16,13 +16,14 @@ export interface Looked {
 
 /** What became of the last thing that was done. */
 export type Told =
-  | { kind: 'saved'; takes: number; bytes: number; silent: number }
+  | { kind: 'saved'; takes: number; bytes: number; silent: number; damaged: number }
   | { kind: 'refused'; why: ArchiveRefusal; name: string }
   | { kind: 'back'; reports: RestoreReport[] }
   | { kind: 'stopped' }
   | { kind: 'copied'; files: number }
   | { kind: 'copyFailed'; why: string }
-  | { kind: 'letGo'; takes: number };
+  | { kind: 'letGo'; takes: number }
+  | { kind: 'putBack'; why: string | null };
 
 export interface BackupViewProps {
   /** The browser keeps what is stored. */
@@ -58,4 +59,5 @@ export interface BackupViewProps {
   onLetGo(): void;
   onForgetQuarantined(row: QuarantineRecord): void;
   onKeepQuarantined(): void;
+  onPutBack(row: QuarantineRecord): void;
 }

@@ -8,7 +8,7 @@ import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
 import { ActionButton, ActionLink, FileButton, RoomHeading, ShareButton, UndoBar } from '../../ui/index.ts';
 import { EXERCISES_NAME, EXERCISES_TYPE } from '../../files/index.ts';
 import { ImportTold } from './ImportTold.tsx';
-import { entryTexts } from '../../listing/index.ts';
+import { entryTexts, ShownRow } from '../../listing/index.ts';
 import type { ImportAnswer } from './importExercises.ts';
 import type { ShelfEntry } from '../../listing/index.ts';
 import { wantedEntries, type ShelfFilter } from './shelfFilter.ts';
@@ -108,14 +108,15 @@ export function ShelfView(props: ShelfViewProps) {
       {found.length === 0 && <Box maxW="prose">{t(`shelf.none.${filter.shown}`)}</Box>}
       <Box as="ul">
         {drawn.map((entry) => (
-          <ShelfRow
-            key={entry.key}
-            entry={entry}
-            last={last.get(entry.key) ?? null}
-            settings={settings}
-            isStarred={settings.favourites.includes(entry.key)}
-            onStar={() => props.onStar(entry.key)}
-          />
+          <ShownRow key={entry.key} table="exercises" id={entry.ownId ?? entry.key}>
+            <ShelfRow
+              entry={entry}
+              last={last.get(entry.key) ?? null}
+              settings={settings}
+              isStarred={settings.favourites.includes(entry.key)}
+              onStar={() => props.onStar(entry.key)}
+            />
+          </ShownRow>
         ))}
       </Box>
     </Box>

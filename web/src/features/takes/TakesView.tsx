@@ -9,7 +9,7 @@ import { BringIn } from './BringIn.tsx';
 import { SaveShown } from './SaveShown.tsx';
 import { isFiltered, type TakeFilter } from './takeFilter.ts';
 import { TakeFilterBar } from './TakeFilterBar.tsx';
-import { TakeRow } from '../../listing/index.ts';
+import { ShownRow, TakeRow } from '../../listing/index.ts';
 import type { FoundTakes } from './useFoundTakes.ts';
 
 interface TakesViewProps {
@@ -73,7 +73,9 @@ export function TakesView(props: TakesViewProps) {
               {dateText(playedAt(take), 'weekday')}
             </Heading>
           )}
-          <TakeRow take={take} naming={naming} />
+          <ShownRow table="takes" id={take.id}>
+            <TakeRow take={take} naming={naming} />
+          </ShownRow>
         </Box>
       ))}
       {found > shown.length && (

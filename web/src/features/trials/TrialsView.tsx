@@ -1,13 +1,11 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Heading } from '@chakra-ui/react';
 import type { Horn } from '@inner-hum/core/horn';
 import { useTranslation } from 'react-i18next';
-import { trialAddress, type TrialRecord } from '../../storage/index.ts';
-import { noteText } from '../../notation/index.ts';
-import { ActionButton, ActionLink, LogbookLinks, RoomHeading, UndoBar } from '../../ui/index.ts';
-import { dateText } from '../../words/index.ts';
+import type { TrialRecord } from '../../storage/index.ts';
+import { ShownRow } from '../../listing/index.ts';
+import { ActionLink, LogbookLinks, RoomHeading, UndoBar } from '../../ui/index.ts';
 import { NewTrial } from './NewTrial.tsx';
-import { PairPicture } from './PairPicture.tsx';
-import { resultText } from './trialText.ts';
+import { TrialRow } from './TrialRow.tsx';
 import type { Trials } from './useTrials.ts';
 
 interface TrialsViewProps {
@@ -30,55 +28,13 @@ export function TrialsView({ trials: { settings, trials }, horn, ...props }: Tri
       <NewTrial horn={horn} settings={settings} onFix={props.onFix} />
       {props.deletedId && <UndoBar key={props.deletedId} text={t('trial.deleted')} onUndo={props.onUndo} />}
       <Box as="ul" data-testid="trials">
-        {trials.map((played) => {
-          const { trial, result, sittings } = played;
-          return (
-            <Box
-              as="li"
-              key={trial.id}
-              py="4"
-              borderTopWidth="1px"
-              borderTopStyle="solid"
-              borderTopColor="line"
-            >
-              <Flex gap="6" wrap="wrap">
-                <Box flex="1" minW="column">
-                  <Heading as="h2" fontSize="large">
-                    {t('trial.against', trial.cues)}
-                  </Heading>
-                  <Box color="muted" fontSize="small" mb="2">
-                    {[
-                      dateText(trial.createdAt, 'dayYear'),
-                      t(`horn.${trial.hornId}`),
-                      `${t(`trial.tones.${trial.tone}`)}, ${noteText(trial.writtenMidi, settings.naming)}`,
-                      t(`trial.measure.${trial.measure}`),
-                      t('trial.sittings', { count: sittings }),
-                    ].join(' · ')}
-                  </Box>
-                  <Box maxW="prose" data-result={result.less}>
-                    {resultText(played, t)}
-                  </Box>
-                  {result.unmeasured > 0 && (
-                    <Box color="muted" maxW="prose">
-                      {t('trial.leftOut', { count: result.unmeasured })}
-                    </Box>
-                  )}
-                  <Flex gap="4" mt="2" wrap="wrap">
-                    <ActionLink to={trialAddress(trial.id)}>
-                      {t(result.less === 'open' ? 'trial.play' : 'trial.again')}
-                    </ActionLink>
-                    <ActionButton look="plain" onClick={() => props.onDelete(trial.id)}>
-                      {t('take.delete')}
-                    </ActionButton>
-                  </Flex>
-                </Box>
-                {result.less !== 'open' && result.pairs.length > 0 && trial.measure !== 'spokeAtOnce' && (
-                  <PairPicture played={played} />
-                )}
-              </Flex>
-            </Box>
-          );
-        })}
+        {trials.map((played) => (
+          <li key={played.trial.id}>
+            <ShownRow table="trials" id={played.trial.id}>
+              <TrialRow played={played} naming={settings.naming} onDelete={props.onDelete} />
+            </ShownRow>
+          </li>
+        ))}
       </Box>
       <Box as="section" mt="6" maxW="prose">
         <Heading as="h2" fontSize="large" mb="2">
