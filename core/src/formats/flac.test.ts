@@ -56,3 +56,13 @@ it('refuses a sound that is damaged, cut short or none', async () => {
   for (const bad of [flipped, bytes.slice(0, bytes.length / 2), bytes.slice(0, 20), new Uint8Array(500)])
     await expect(decodeFlac(bad)).rejects.toBeInstanceOf(CoreError);
 });
+
+it('unpacks no more than a file says it holds', async () => {
+  const bytes =
+    (await encodeFlac({ sampleRateHz: 48000, samples: new Float32Array(2_000_000) })) ?? new Uint8Array();
+  // The count of samples in its head, of which the low 32 bits stand here.
+  new DataView(bytes.buffer).setUint32(22, 5000);
+  await expect(decodeFlac(bytes)).rejects.toThrowError(/more than it says|checksum/);
+  new DataView(bytes.buffer).setUint32(22, 0);
+  await expect(decodeFlac(bytes)).rejects.toBeInstanceOf(CoreError);
+});

@@ -1,6 +1,7 @@
 // File formats over libraries: WAV, frames as rows, the export of one take. Nothing here hears or judges.
 export { SOUND_KIND_BYTES, soundKind, type SoundKind } from './soundKind.ts';
-export { encodeWav, decodeWav, type Sound } from './wav.ts';
+export { promisedLength, PROMISE_BYTES, type PromisedLength } from './promisedLength.ts';
+export { encodeWav, decodeWav, readWavFile, type FileParts, type Sound } from './wav.ts';
 export { packTake, type TakeDocument } from './takeExport.ts';
 export { frameRows, framesToCsv, type FrameRow } from './frameRows.ts';
 export { chartToCsv, chartToJson } from './chartExport.ts';

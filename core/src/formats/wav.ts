@@ -36,30 +36,88 @@ function withFloatHeader(bytes: Uint8Array<ArrayBuffer>, sampleCount: number): U
   return out;
 }
 
+/** Frames of all channels that are decoded at a time: a recording of an hour is never held twice. */
+const BLOCK_FRAMES = 2 ** 19;
+/** The sound of a WAV begins within so many bytes, or, after a cover or notes, within so many more. */
+const HEADS = [1_000_000, 64_000_000];
+
+/** A file as far as it is asked for; a `Blob` is one. */
+export interface FileParts {
+  readonly size: number;
+  slice(from: number, to: number): { arrayBuffer(): Promise<ArrayBuffer> };
+}
+
 /**
  * Reads a PCM or float WAV, mixing channels to mono. Throws `wav-unreadable` with what is wrong with the file, and
  * `samples-not-finite` where a sample is no number.
  */
 export function decodeWav(bytes: Uint8Array): Sound {
   const header = readWavHeader(bytes);
-  const { sampleRateHz, sampleCount } = header;
-  const channels = readChannels(bytes, header);
-  const samples = new Float32Array(sampleCount);
-  for (const channel of channels)
-    for (let n = 0; n < sampleCount; n++) samples[n] += channel[n] / channels.length;
-  const bad = samples.findIndex((sample) => !Number.isFinite(sample));
-  if (bad >= 0)
-    throw new CoreError(
-      'samples-not-finite',
-      `The WAV file holds a sample that is no number, at ${(bad / sampleRateHz).toFixed(3)} s.`,
-      { name: 'notFinite', values: { seconds: (bad / sampleRateHz).toFixed(3) } },
-    );
-  return { sampleRateHz, samples };
+  const mixer = createMixer(bytes, header);
+  for (const { from, to } of blocksOf(header)) mixer.add(bytes.subarray(from, to));
+  return mixer.sound();
 }
 
-function readChannels(bytes: Uint8Array, header: WavHeader): Float32Array[] {
+/** The same from a file, block by block: at no time more than one block of it is held beside the samples. */
+export async function readWavFile(file: FileParts): Promise<Sound> {
+  const bytesOf = async (from: number, to: number) =>
+    new Uint8Array(await file.slice(from, to).arrayBuffer());
+  const { head, header } = await headOf(file, bytesOf);
+  const mixer = createMixer(head, header);
+  for (const { from, to } of blocksOf(header)) mixer.add(await bytesOf(from, to));
+  return mixer.sound();
+}
+
+async function headOf({ size }: FileParts, bytesOf: (from: number, to: number) => Promise<Uint8Array>) {
+  for (const length of HEADS) {
+    const head = await bytesOf(0, Math.min(size, length));
+    try {
+      return { head, header: readWavHeader(head, size) };
+    } catch (error) {
+      const isLast = length >= size || length === HEADS.at(-1);
+      if (isLast || !(error instanceof CoreError && error.reason?.name === 'cutShort')) throw error;
+    }
+  }
+  throw new RangeError('a file has a head');
+}
+
+/** Where the blocks of its sound lie, in bytes. */
+function blocksOf({ dataAt, dataSize, channels, bitsPerSample }: WavHeader): { from: number; to: number }[] {
+  const blockBytes = (BLOCK_FRAMES * channels * bitsPerSample) / 8;
+  return Array.from({ length: Math.ceil(dataSize / blockBytes) }, (_, i) => ({
+    from: dataAt + i * blockBytes,
+    to: dataAt + Math.min((i + 1) * blockBytes, dataSize),
+  }));
+}
+
+/** Decodes blocks one after the other into one channel. `head`: the bytes in which the format stands. */
+function createMixer(head: Uint8Array, header: WavHeader) {
+  const { sampleRateHz, sampleCount } = header;
+  const samples = new Float32Array(sampleCount);
+  let at = 0;
+  return {
+    add(data: Uint8Array) {
+      const channels = readChannels(onlyFormatAndData(head, header, data));
+      const count = Math.min(channels[0]?.length ?? 0, sampleCount - at);
+      for (const channel of channels)
+        for (let n = 0; n < count; n++) samples[at + n] += channel[n] / channels.length;
+      for (let n = at; n < at + count; n++)
+        if (!Number.isFinite(samples[n])) throw notFinite((n / sampleRateHz).toFixed(3));
+      at += count;
+    },
+    sound: (): Sound => ({ sampleRateHz, samples }),
+  };
+}
+
+const notFinite = (seconds: string) =>
+  new CoreError('samples-not-finite', `The WAV file holds a sample that is no number, at ${seconds} s.`, {
+    name: 'notFinite',
+    values: { seconds },
+  });
+
+function readChannels(wav: Uint8Array): Float32Array[] {
   try {
-    return decode(onlyFormatAndData(bytes, header)).channelData;
+    return decode(wav).channelData;
   } catch (error) {
     throw new CoreError('wav-unreadable', `The WAV file cannot be read: ${String(error)}`, {
       name: 'damaged',
@@ -70,18 +128,20 @@ function readChannels(bytes: Uint8Array, header: WavHeader): Float32Array[] {
 
 /** The decoder loses its way after chunks of odd length: it gets a file without any other chunk. */
 function onlyFormatAndData(
-  bytes: Uint8Array,
-  { formatAt, formatSize, dataAt, dataSize }: WavHeader,
+  head: Uint8Array,
+  { formatAt, formatSize }: WavHeader,
+  data: Uint8Array,
 ): Uint8Array {
   const formatEnd = 12 + 8 + formatSize + (formatSize % 2);
-  const plain = new Uint8Array(formatEnd + 8 + dataSize);
+  const plain = new Uint8Array(formatEnd + 8 + data.length);
   const view = new DataView(plain.buffer);
   plain.set(new TextEncoder().encode('RIFF'));
   view.setUint32(4, plain.length - 8, true);
-  plain.set(bytes.subarray(8, 12), 8);
-  plain.set(bytes.subarray(formatAt - 8, formatAt + formatSize), 12);
-  plain.set(bytes.subarray(dataAt - 8, dataAt + dataSize), formatEnd);
+  plain.set(head.subarray(8, 12), 8);
+  plain.set(head.subarray(formatAt - 8, formatAt + formatSize), 12);
+  plain.set(new TextEncoder().encode('data'), formatEnd);
   // As long as it is, whatever it said of itself.
-  view.setUint32(formatEnd + 4, dataSize, true);
+  view.setUint32(formatEnd + 4, data.length, true);
+  plain.set(data, formatEnd + 8);
   return plain;
 }

@@ -37,9 +37,9 @@ const refuse = (sentence: string, name: Reason['name'], values: Reason['values']
 /**
  * Reads and checks the header of a RIFF WAV file before anything trusts it. Throws `wav-unreadable` with a
  * sentence: empty, no WAV, cut short, absurd (rate outside 8-192 kHz, no channel or over 32), or a coding other
- * than PCM and float. Where a recorder streamed, or crashed before it could say how long its sound is, all that is there is its sound.
+ * than PCM and float. `bytes` is its beginning, `fileBytes` how long it is in all. Where a recorder streamed, or crashed before it could say how long its sound is, all that is there is its sound.
  */
-export function readWavHeader(bytes: Uint8Array): WavHeader {
+export function readWavHeader(bytes: Uint8Array, fileBytes = bytes.length): WavHeader {
   if (bytes.length === 0) throw refuse('The file is empty.', 'empty');
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const name = (at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
@@ -56,7 +56,7 @@ export function readWavHeader(bytes: Uint8Array): WavHeader {
     if (name(at) === 'fmt ') format = { ...readFormat(view, body, size), formatAt: body, formatSize: size };
     if (name(at) === 'data') {
       if (!format) throw refuse('The WAV header is broken: its sound comes before its format.', 'damaged');
-      const present = bytes.length - body;
+      const present = fileBytes - body;
       const told = size === UNKNOWN && largeSize !== null ? largeSize : size;
       const isOpen = told >= STREAMED || (told === 0 && present > 0 && !isChunk(bytes, body));
       const frameBytes = (format.channels * format.bitsPerSample) / 8;

@@ -211,6 +211,33 @@ test('recordings become takes: split at their pauses, whatever the browser reads
   for (const sound of Object.values(sounds)) expect(strFromU8(sound.slice(8, 12))).toBe('WAVE');
 });
 
+test('of a recording it is said what it lacks: its end, or room over its loudest notes; one that would unpack to days is not', async ({
+  page,
+}) => {
+  const swell = playFaultySwell();
+  roundToSteps(swell.samples);
+  const flac = Buffer.from((await encodeFlac(swell)) ?? []);
+  const endless = Buffer.from(flac);
+  // The low 32 of the 36 bits that count its samples.
+  endless.writeUInt32BE(0xffffffff, 22);
+  const peak = swell.samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0);
+  const loud = await encodeWav({ ...swell, samples: swell.samples.map((sample) => (1.2 * sample) / peak) });
+  await page.goto('/takes');
+  await page.getByText('Import recordings').click();
+  await page.locator('input[type=file]').setInputFiles([
+    { name: 'cut.flac', mimeType: 'audio/flac', buffer: flac.subarray(0, Math.floor(0.6 * flac.length)) },
+    { name: 'loud.wav', mimeType: 'audio/wav', buffer: Buffer.from(loud) },
+    { name: 'endless.flac', mimeType: 'audio/flac', buffer: endless },
+  ]);
+  const door = page.getByTestId('bring-in');
+  await expect(door).toContainText('2 takes imported', { timeout: 60_000 });
+  await expect(door).toContainText(
+    /cut\.flac is cut short: \d+ of \d+ s are there\. Copy or export it again\./,
+  );
+  await expect(door).toContainText(/loud\.wav: \d+ samples were over full scale and were clipped\./);
+  await expect(door).toContainText('endless.flac was not imported: it is too long');
+});
+
 test('plays on without a network once it was opened, and finds its takes in every room', async ({
   browser,
   baseURL,

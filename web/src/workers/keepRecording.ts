@@ -1,4 +1,4 @@
-import { decodeWav, type Sound } from '@inner-hum/core/formats';
+import { readWavFile, type Sound } from '@inner-hum/core/formats';
 import { listenTo, type FrameTrack } from '@inner-hum/core/hearing';
 import { takeLoudness } from '@inner-hum/core/judge';
 import { roundToSteps, whyOf, type Why } from '@inner-hum/core/signal';
@@ -20,7 +20,9 @@ export interface RecordingRequest extends Omit<FreeRequest, 'scale'> {
 }
 
 export type RecordingAnswer =
-  { kind: 'kept'; takeIds: string[] } | { kind: 'silent' | 'tooLong' } | { kind: 'unreadable'; why: Why };
+  | { kind: 'kept'; takeIds: string[]; /** Samples over full scale, which were cut to it. */ clipped: number }
+  | { kind: 'silent' | 'tooLong' }
+  | { kind: 'unreadable'; why: Why };
 
 /** Around the softest and the loudest of a recording: of its microphone nothing is known. */
 const ROOM_DB = 6;
@@ -36,6 +38,7 @@ export async function keepRecording(
   const { samples, sampleRateHz } = read;
   const lengthSeconds = samples.length / sampleRateHz;
   if (lengthSeconds > 60 * mostMinutes) return { kind: 'tooLong' };
+  const clipped = samples.reduce((count, sample) => count + (Math.abs(sample) > 1 ? 1 : 0), 0);
   roundToSteps(samples);
   const track = listenTo(samples, sampleRateHz);
   const loudness = takeLoudness(track);
@@ -63,7 +66,11 @@ export async function keepRecording(
     return record.id;
   };
   if (whose === 'other')
-    return { kind: 'kept', takeIds: [await keep(samples, track, 0, { kind: 'other', playingLoad: null })] };
+    return {
+      kind: 'kept',
+      takeIds: [await keep(samples, track, 0, { kind: 'other', playingLoad: null })],
+      clipped,
+    };
   const takeIds: string[] = [];
   for (const { fromSeconds, toSeconds } of phrasesHeard(track, null)) {
     const at = (seconds: number) => Math.round(seconds * sampleRateHz);
@@ -71,12 +78,12 @@ export async function keepRecording(
     // Heard from its own first sample on, like every take.
     takeIds.push(await keep(part, listenTo(part, sampleRateHz), fromSeconds, {}));
   }
-  return takeIds.length === 0 ? { kind: 'silent' } : { kind: 'kept', takeIds };
+  return takeIds.length === 0 ? { kind: 'silent' } : { kind: 'kept', takeIds, clipped };
 }
 
 async function readSound(sound: RecordingRequest['sound']): Promise<Sound | { why: Why }> {
   try {
-    return sound instanceof Blob ? decodeWav(new Uint8Array(await sound.arrayBuffer())) : sound;
+    return sound instanceof Blob ? await readWavFile(sound) : sound;
   } catch (error) {
     return { why: whyOf(error) };
   }

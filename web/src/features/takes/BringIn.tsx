@@ -10,6 +10,19 @@ import { bringIn, MOST_MINUTES, type BroughtIn, type Whose } from './bringIn.ts'
 /** Sounds that browsers read. */
 const KINDS = 'audio/*,.wav,.flac,.mp3,.ogg,.opus,.m4a';
 
+/** What is to be known of a recording that was kept. */
+function KeptNotes({ answer: { name, clipped, cut } }: { answer: Extract<BroughtIn, { kind: 'kept' }> }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      {clipped > 0 && <Box>{t('bringIn.clipped', { name, count: clipped })}</Box>}
+      {cut && (
+        <Box>{t('bringIn.cut', { name, seconds: Math.round(cut.seconds), of: Math.round(cut.of) })}</Box>
+      )}
+    </>
+  );
+}
+
 /** A door for recordings: one's own, parted into takes at their pauses, or another player's, to be laid over them. */
 export function BringIn() {
   const { t } = useTranslation();
@@ -87,7 +100,9 @@ export function BringIn() {
             </Box>
           )}
           {answers.map((answer, i) =>
-            answer.kind === 'kept' ? null : (
+            answer.kind === 'kept' ? (
+              <KeptNotes key={i} answer={answer} />
+            ) : (
               // The same file may be chosen twice.
               <Box key={i}>
                 {t('bringIn.not', {
@@ -96,7 +111,7 @@ export function BringIn() {
                     ? whyText(answer.why, t)
                     : answer.format
                       ? t('bringIn.why.convert', { format: answer.format })
-                      : t(`bringIn.why.${answer.kind}`),
+                      : t(`bringIn.why.${answer.kind}`, answer),
                 })}
               </Box>
             ),
