@@ -8,6 +8,7 @@ import { sumOf, unlessStamped } from './stamp.mjs';
 
 const root = join(import.meta.dirname ?? new URL('.', import.meta.url).pathname, '..');
 const CHROMIUM = '/usr/bin/chromium';
+const FIREFOX = '/usr/bin/firefox-esr';
 /** What the app is built from. */
 const SOURCES = ['package-lock.json', 'tsconfig.base.json', 'core', 'web'];
 
@@ -49,6 +50,20 @@ export function ensureChromium() {
   run('apt-get', ['update']);
   if (!run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-dejavu-core']))
     fail('Installing Chromium failed: run apt-get install chromium yourself and try again.');
+}
+
+/** One journey is made in another browser too; where that cannot be had it is left out, and that is said. */
+export function ensureFirefox() {
+  if (existsSync(FIREFOX)) return;
+  if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
+    console.error('Installing Firefox …');
+    run('apt-get', ['update']);
+    run('apt-get', ['install', '-y', '--no-install-recommends', 'firefox-esr']);
+  }
+  if (!existsSync(FIREFOX))
+    console.error(
+      `Firefox is not at ${FIREFOX}: its journey is left out. Everything else is tested in Chromium.`,
+    );
 }
 
 /** Builds the app where its sources have changed since it was built. Answers whether it was. */

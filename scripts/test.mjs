@@ -5,7 +5,7 @@ import './checkNode.mjs';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import { ensureBuilt, ensureChromium, ensurePackages } from './ensureInstalled.mjs';
+import { ensureBuilt, ensureChromium, ensureFirefox, ensurePackages } from './ensureInstalled.mjs';
 
 const root = join(import.meta.dirname, '..');
 const results = join(root, 'test-results');
@@ -99,6 +99,7 @@ async function besideThem() {
 const begun = Date.now();
 ensurePackages();
 ensureChromium();
+ensureFirefox();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 await timed('build', () => ensureBuilt());

@@ -62,7 +62,7 @@ it('unpacks no more than a file says it holds', async () => {
     (await encodeFlac({ sampleRateHz: 48000, samples: new Float32Array(2_000_000) })) ?? new Uint8Array();
   // The count of samples in its head, of which the low 32 bits stand here.
   new DataView(bytes.buffer).setUint32(22, 5000);
-  await expect(decodeFlac(bytes)).rejects.toThrowError(/more than it says|checksum/);
+  await expect(decodeFlac(bytes)).rejects.toThrowError(/more than it says/);
   new DataView(bytes.buffer).setUint32(22, 0);
   await expect(decodeFlac(bytes)).rejects.toBeInstanceOf(CoreError);
 });
