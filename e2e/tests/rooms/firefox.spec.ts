@@ -47,11 +47,7 @@ test('Firefox: a first visit leads to a judged swell, its take, the map, and an 
     await inPhase(firefox, 'armed');
     await firefox.press(' ');
     await inPhase(firefox, 'resting');
-    const answer = await firefox.until(
-      () => document.querySelector<HTMLElement>('[data-testid="stand-foot"]')?.innerText ?? null,
-      null,
-    );
-    expect(answer).toMatch(/dB from pp to ff/);
+    await reads(firefox, 'dB from pp to ff');
     await press(firefox, 'Details');
     await reads(firefox, 'In words');
     await firefox.goto(`${baseURL}/map`);
