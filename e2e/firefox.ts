@@ -154,8 +154,12 @@ export async function openFirefox(): Promise<Firefox> {
       for (;;) {
         const answer = await page.run(work, given);
         if (answer !== null && answer !== false) return answer as never;
-        if (Date.now() > late)
-          throw new Error(`In vain waited for: ${String(work)} ${JSON.stringify(given)}`);
+        if (Date.now() > late) {
+          const shown = await page.run(() => document.body.innerText.slice(-400), null);
+          throw new Error(
+            `In vain waited for: ${String(work)} ${JSON.stringify(given)}; at the end of the page: ${shown}`,
+          );
+        }
         await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
       }
     },

@@ -663,4 +663,36 @@ describe('figures that no music has', () => {
   it('what is wrong with its letters is said in a line, however long its names are', () => {
     expect(() => read(`<${'x'.repeat(5000)}>`)).toThrowError(/^[^]{10,300}$/);
   });
+
+  it('an element with attributes without end is refused at once', () => {
+    const many = Array.from({ length: 300_000 }, (_, i) => `a${i}="1"`).join(' ');
+    expect(() => readScore(bytes(`<score-partwise ${many}></score-partwise>`))).toThrowError(
+      /more attributes/,
+    );
+  });
+
+  it('measures that hold the parts are read like parts that hold the measures', () => {
+    const list = ['A', 'B'].map((id) => `<score-part id="${id}"><part-name>${id}</part-name></score-part>`);
+    const timewise = [1, 2, 3].map(
+      (n) =>
+        `<measure number="${n}"><part id="A">${n === 1 ? attributes : ''}${one()}</part><part id="B">${n === 1 ? attributes : ''}${one('2')}</part></measure>`,
+    );
+    const { parts } = readScore(
+      bytes(`<score-timewise><part-list>${list.join('')}</part-list>${timewise.join('')}</score-timewise>`),
+    );
+    expect(
+      parts.map(({ notes }) => notes.map(({ startBeat, lengthBeats }) => [startBeat, lengthBeats])),
+    ).toEqual([
+      [
+        [0, 4],
+        [4, 4],
+        [8, 4],
+      ],
+      [
+        [0, 2],
+        [2, 2],
+        [4, 2],
+      ],
+    ]);
+  });
 });

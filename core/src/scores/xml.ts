@@ -12,6 +12,8 @@ export interface XmlElement {
 
 const MOST_LETTERS = 40_000_000;
 const MOST_DEPTH = 40;
+/** Of one tag with its attributes, in letters; parsers compare each attribute with all others. */
+const MOST_TAG = 20_000;
 /** Of what is wrong, in letters: names of elements may be as long as the file. */
 const MOST_DETAIL = 160;
 const ATTRIBUTES = ':@';
@@ -22,13 +24,15 @@ type Ordered = Record<string, unknown>;
 const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
   new CoreError('score-unreadable', sentence, { name, values });
 
-/** How deep elements stand in each other, told before anything is built of them. */
+/** How deep elements stand in each other, told before anything is built of them. Throws where one is longer than any. */
 function depthOf(text: string): number {
   let depth = 0;
   let deepest = 0;
-  for (const [, closing, selfClosing] of text.matchAll(
+  for (const [tag, closing, selfClosing] of text.matchAll(
     /<(\/?)[A-Za-z_](?:[^<>"']|"[^"]*"|'[^']*')*?(\/?)>/g,
   )) {
+    if (tag.length > MOST_TAG)
+      throw refuse('An element of the file has more attributes than any score needs.', 'damaged');
     if (closing) depth--;
     else if (!selfClosing) deepest = Math.max(deepest, ++depth);
     if (deepest > MOST_DEPTH) break;

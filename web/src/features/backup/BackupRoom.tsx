@@ -1,3 +1,4 @@
+import { whyOf } from '@inner-hum/core/signal';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
@@ -52,7 +53,9 @@ export function Component() {
   const { busy, run, stop } = useStorageWork();
   const [roomLeft, askToKeep] = useRoomLeft(answer);
   const stored = storageWorker();
-  useGivenFiles('archive', (files) => void look(files));
+  /** Whatever it was: it is said, and what is stored is as it was. */
+  const tellFailure = (error: unknown) => setAnswer({ kind: 'failed', why: whyOf(error).text });
+  useGivenFiles('archive', (files) => void look(files).catch(tellFailure));
   if (!settings || quarantine === undefined || folder === undefined || perMinute === undefined) return null;
 
   async function save() {
@@ -145,9 +148,9 @@ export function Component() {
       toLetGo={toLetGo ?? null}
       onAskToKeep={() => void askToKeep()}
       onChosen={setChosen}
-      onSave={() => void save()}
-      onLook={(files) => void look(files)}
-      onBack={(mode) => void bringBack(mode)}
+      onSave={() => void save().catch(tellFailure)}
+      onLook={(files) => void look(files).catch(tellFailure)}
+      onBack={(mode) => void bringBack(mode).catch(tellFailure)}
       onForgetLooked={() => setLooked(null)}
       onStop={stop}
       onCopy={(isNew) => void copy(isNew)}

@@ -24,6 +24,7 @@ export function ResultMessages({ told }: { told: Told }) {
       {told.kind === 'copyFailed' && t('keeping.told.copyFailed', { why: told.why })}
       {told.kind === 'putBack' &&
         (told.why === null ? t('keeping.told.putBack') : t('keeping.told.notPutBack', { why: told.why }))}
+      {told.kind === 'failed' && t('keeping.told.failed', { why: told.why })}
       {told.kind === 'letGo' && t('keeping.told.letGo', { count: told.takes })}
       {told.kind === 'back' && <BackLines told={told} />}
     </Box>

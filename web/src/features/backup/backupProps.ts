@@ -23,6 +23,7 @@ export type Told =
   | { kind: 'copied'; files: number }
   | { kind: 'copyFailed'; why: string }
   | { kind: 'letGo'; takes: number }
+  | { kind: 'failed'; why: string }
   | { kind: 'putBack'; why: string | null };
 
 export interface BackupViewProps {
