@@ -127,7 +127,7 @@ export const demoTest = inOneBrowser({ baseURL: `http://127.0.0.1:${DEMO_PORT}` 
 
 export { expect };
 
-/** The three questions of a first visit, answered; then the first swell is on screen. */
+/** The questions of a first visit, answered; then the first swell is on screen. */
 export async function firstVisit(page: Page, source: 'microphone' | 'simulated player'): Promise<void> {
   await page.goto('/');
   await expect(page).toHaveURL(/welcome/);

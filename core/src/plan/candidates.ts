@@ -1,6 +1,7 @@
-import { type FamilyId, skillOf } from '../exercise/index.ts';
+import { familyById, type FamilyId, skillOf } from '../exercise/index.ts';
 import type { WrittenMidi } from '../horn/index.ts';
 import { zoneOfNote, type Zone } from '../practice/index.ts';
+import { gateStates } from './gates.ts';
 import { needOf, type Need } from './need.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { MATTERS, schoolItems, type SchoolItems } from './schools.ts';
@@ -59,7 +60,17 @@ export function candidatesOf(
     pick,
   });
   const schooled = new Set(school.items.map(({ key }) => key));
-  const others = sheetItems(horn, dayNumber, pick).filter(({ key }) => !schooled.has(key));
+  const shut = new Set(
+    gateStates(request.history, request.experience, request.openGates)
+      .filter(({ isOpen }) => !isOpen)
+      .map(({ gate }) => gate),
+  );
+  /** What waits behind a gate comes by an own aim alone; a school is chosen, and is a wish too. */
+  const isOpen = ({ family, zone }: SheetItem) => {
+    const gate = familyById(family)?.gate ?? null;
+    return gate === null || !shut.has(gate) || focus.some((each) => isAbout(each, family, zone));
+  };
+  const others = sheetItems(horn, dayNumber, pick).filter((item) => !schooled.has(item.key) && isOpen(item));
   const candidate = (item: SheetItem, extra: number, isSchool: boolean): Candidate => {
     const need = needFor(item.family, item.zone, item.midi);
     const stays = kept.includes(item.key) ? STAYS : 0;

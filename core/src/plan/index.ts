@@ -24,6 +24,7 @@ export { failsEverywhere, subtoneTries, type SubtoneTry } from './subtoneTries.t
 export { highChart, type ChartedFingering, type ChartedNote, type HighDecision } from './highChart.ts';
 export { needOf, wentBadly, type Need } from './need.ts';
 export { practiceHistory, type PracticeHistory, type Tries } from './practiceHistory.ts';
+export { gateStates, type GateState } from './gates.ts';
 export { AIMS, type Aim } from './schools.ts';
 export type { RoutineItem } from './routineItem.ts';
 export type { Focus, SheetRequest } from './sheetRequest.ts';

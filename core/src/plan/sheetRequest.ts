@@ -1,4 +1,4 @@
-import type { FamilyId, Skill } from '../exercise/index.ts';
+import type { Experience, FamilyId, Gate, Skill } from '../exercise/index.ts';
 import type { Horn, WrittenMidi } from '../horn/index.ts';
 import type { PractisedNote, Zone } from '../practice/index.ts';
 import type { RoutineItem } from './routineItem.ts';
@@ -34,4 +34,8 @@ export interface SheetRequest {
   notToday: readonly string[];
   /** What the player's own aims are about. */
   focus: readonly Focus[];
+  /** How long the player has played; null: not asked. */
+  experience: Experience | null;
+  /** Opened by the player's own wish. */
+  openGates: readonly Gate[];
 }

@@ -17,5 +17,7 @@ export const usualRequest = (change: Partial<SheetRequest> = {}): SheetRequest =
   kept: [],
   notToday: [],
   focus: [],
+  experience: null,
+  openGates: [],
   ...change,
 });

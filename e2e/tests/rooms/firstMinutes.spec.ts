@@ -23,7 +23,7 @@ test('the round that teaches the ribbon: six words by one key, again from the Ca
       await page.getByRole('radio', { name: lessons[place + 1], exact: true }).click();
     }
   }
-  // Then the three questions, which were not answered yet.
+  // Then the questions, which were not answered yet.
   await firstVisit(page, 'simulated player');
   await page.goto('/case');
   await page.getByRole('link', { name: 'Learn to read the ribbon' }).click();

@@ -90,3 +90,30 @@ test('a day of the own routine, from the sheet to its account, without a hand on
   await page.getByTestId('found-days').getByRole('link').click();
   await expect(page.getByRole('spinbutton', { name: 'Room temperature' })).toHaveValue('20');
 });
+
+test('a first-year player’s sheet waits with subtone, widening swells and altissimo until they are wanted', async ({
+  page,
+}) => {
+  await page.goto('/case');
+  await page
+    .getByRole('group', { name: 'How long have you played?' })
+    .getByRole('radio', { name: 'first year' })
+    .click();
+  await page.goto('/today');
+  await page.getByRole('group', { name: 'Minutes' }).getByRole('radio', { name: '30' }).click();
+  const sheet = page.getByTestId('sheet');
+  await expect(sheet).toContainText('Air, then note');
+  await expect(sheet).not.toContainText('Does it speak?');
+  await expect(sheet).not.toContainText(/subtone/i);
+  const notYet = page.getByTestId('not-yet');
+  await notYet.getByText('Not on the sheet yet').click();
+  await expect(notYet.getByRole('button')).toHaveCount(3);
+  await expect(notYet).toContainText(
+    'Altissimo, when 7 of 10 third and fourth partials in a row on B flat 3 or B 3 go as written. None played yet.',
+  );
+  await notYet.getByRole('button', { name: 'Put on the sheet now' }).last().click();
+  await expect(notYet.getByRole('button')).toHaveCount(2);
+  await expect(sheet).toContainText('Does it speak?');
+  await page.reload();
+  await expect(sheet).toContainText('Does it speak?');
+});

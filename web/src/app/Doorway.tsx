@@ -10,7 +10,7 @@ import { applyTheme } from './applyTheme.ts';
 /** Where a first visitor may go before the questions are answered. */
 const OPEN_TO_ALL = ['/welcome', '/reading'];
 
-/** Wears the player's theme and language, and sends a first visitor to the three questions. */
+/** Wears the player's theme and language, and sends a first visitor to the questions. */
 export function Doorway() {
   const settings = useLiveQuery(readSettings);
   const { pathname } = useLocation();

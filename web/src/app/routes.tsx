@@ -24,7 +24,7 @@ export function createRouter(door: SessionDoor) {
         { path: 'high/sheet', lazy: room(() => import('../features/high/HighSheetRoom.tsx')) },
         { path: 'shelf/sheet', lazy: room(() => import('../features/sheet/SheetRoom.tsx')) },
         {
-          // Whoever is asked the first three questions does not need the rail yet.
+          // Whoever is asked the first questions does not need the rail yet.
           lazy: async () => ({ Component: (await import('./Shell.tsx')).Shell }),
           children: [
             // The demo has something to show; a player's own house is entered with the horn in hand.

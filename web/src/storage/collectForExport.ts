@@ -59,7 +59,9 @@ export async function collectUnplaced(
   const aside = await db.quarantine.toArray();
   return [
     // A row that misses what says so is not deleted.
-    ...others.flatMap((row) => (row && row.state !== 'recording' && !row.deletedAt ? [{ table: 'takes', row }] : [])),
+    ...others.flatMap((row) =>
+      row && row.state !== 'recording' && !row.deletedAt ? [{ table: 'takes', row }] : [],
+    ),
     ...aside.map((row) => ({ table: 'quarantine', row })),
   ];
 }

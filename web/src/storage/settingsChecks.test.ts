@@ -37,6 +37,8 @@ const EDGES: [Name, unknown[], unknown[]][] = [
   ['naming', ['german', 'fixedDo'], ['solfege']],
   ['tempoBpm', [20, 300], [19, 301, '60']],
   ['minutes', [null, 1, 240], [0, 241, undefined]],
+  ['experience', [null, 'firstYear', 'advanced'], ['beginner', '', undefined]],
+  ['openGates', [[], ['subtone', 'altissimo']], [['all'], 'subtone', null, Array(4).fill('subtone')]],
   ['beatsPerBar', [1, 12], [0, 13, 3.5]],
   ['subdivision', [1, 4], [0, 5, 2.5]],
   [

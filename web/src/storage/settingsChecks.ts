@@ -1,4 +1,4 @@
-import { CAUTIONS } from '@inner-hum/core/exercise';
+import { CAUTIONS, EXPERIENCES, GATES } from '@inner-hum/core/exercise';
 import { HORN_IDS, TOP_KEYS } from '@inner-hum/core/horn';
 import type { SettingsRecord } from './settingsRecord.ts';
 
@@ -78,6 +78,8 @@ export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check>
   click: oneOf('heard', 'seen', 'both', 'off'),
   eyes: oneOf('watch', 'blind'),
   minutes: areMinutes,
+  experience: orNull(oneOf(...EXPERIENCES)),
+  openGates: listOf(oneOf(...GATES), GATES.length),
   beatsPerBar: whole(1, 12),
   subdivision: whole(1, 4),
   accent: isFlag,

@@ -1,4 +1,4 @@
-import type { Caution } from '@inner-hum/core/exercise';
+import type { Caution, Experience, Gate } from '@inner-hum/core/exercise';
 import type { CsvStyle } from '@inner-hum/core/formats';
 import type { HornId, NoteNaming, NoteRange, TopKey } from '@inner-hum/core/horn';
 import { SUBTONE_WINDOW, type SubtoneWindow, type ToleranceId } from '@inner-hum/core/judge';
@@ -32,6 +32,10 @@ export interface SettingsRecord {
   click: 'heard' | 'seen' | 'both' | 'off';
   eyes: 'watch' | 'blind';
   minutes: number | null;
+  /** How long the player has played; null: not asked, and every drill may come onto a sheet. */
+  experience: Experience | null;
+  /** What the player wants on the sheet before it has opened by itself. */
+  openGates: readonly Gate[];
   /** Of the free desk; an exercise has its own. */
   beatsPerBar: number;
   /** Clicks a beat, and whether the first of a bar is louder. */
@@ -113,6 +117,8 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   click: 'seen',
   eyes: 'watch',
   minutes: null,
+  experience: null,
+  openGates: [],
   beatsPerBar: 4,
   subdivision: 1,
   accent: true,

@@ -1,6 +1,6 @@
-import { familyById } from '@inner-hum/core/exercise';
+import { familyById, type Gate } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import { todaySheet, wentBadly, type SheetLine } from '@inner-hum/core/plan';
+import { gateStates, todaySheet, wentBadly, type GateState, type SheetLine } from '@inner-hum/core/plan';
 import { FIGURES, isFigure } from '@inner-hum/core/figures';
 import { unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
 import { differenceInCalendarDays, startOfDay, subDays } from 'date-fns';
@@ -40,6 +40,10 @@ export interface Today {
   since: PractisedNote[];
   /** What the player wants to reach. */
   aims: AimRecord[];
+  /** What waits until something it is built on goes well, and how far that is. */
+  shut: GateState[];
+  /** What has opened by what was played and is not written down yet: it stays open, however long ago that will be. */
+  earned: Gate[];
   /** Checks of the horn that are due. */
   due: DueCheck[];
   /** Takes that are nowhere but in this browser, where it is time to save them; else 0. */
@@ -97,13 +101,30 @@ export function useToday(day: number): Today | null {
       // What is done stays, whatever is planned anew.
       kept: [...kept, ...done],
       notToday,
+      experience: settings.experience,
+      openGates: settings.openGates,
       focus: aims.map(({ goal: { measure, scope } }) => ({
         ...scope,
         skill: isFigure(measure) ? FIGURES[measure].skill : null,
       })),
     });
     const since = notes.filter(({ at }) => at >= dayStart);
-    return { settings, horn, sheet, lines, since, aims, due, atRisk, hasRoutine: routine.length > 0 };
+    const gates = gateStates(notes, settings.experience, settings.openGates);
+    return {
+      settings,
+      horn,
+      sheet,
+      lines,
+      since,
+      aims,
+      shut: gates.filter(({ isOpen }) => !isOpen),
+      earned: gates.flatMap(({ gate, isEarned }) =>
+        isEarned && !settings.openGates.includes(gate) ? [gate] : [],
+      ),
+      due,
+      atRisk,
+      hasRoutine: routine.length > 0,
+    };
   }, [read]);
 }
 

@@ -16,7 +16,8 @@ interface ChoiceProps<Value extends string> {
   /** Its options stay side by side, whatever room there is. */
   staysInLine?: boolean;
   options: readonly ChoiceOption<Value>[];
-  value: Value;
+  /** Null: none is chosen yet. */
+  value: Value | null;
   onChange(value: Value): void;
 }
 

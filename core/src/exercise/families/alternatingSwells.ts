@@ -5,6 +5,7 @@ import { beatsOption, choiceOption, markOption, noteOption, startOption, tempoOp
 export const alternatingSwells = defineFamily({
   id: 'alternatingSwells',
   skill: 'swell',
+  gate: 'widening',
   purposes: ['swell', 'start'],
   headline: 'swells',
   options: ({ lowest, highest }) => ({

@@ -3,6 +3,7 @@ import { writtenMidi, type Horn, type WrittenMidi } from '../../horn/index.ts';
 import type { DynamicMark } from '../dynamics.ts';
 import type { Attack, BendPoint, Exercise, ExerciseItem, NoteItem, Pace, Phrase } from '../exercise.ts';
 import { USUAL_EXERCISE, USUAL_PHRASE } from '../usual.ts';
+import type { Gate } from '../gates.ts';
 import type { HeadlineId } from './headlineId.ts';
 import type { Skill } from './skill.ts';
 import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
@@ -83,6 +84,8 @@ export interface Family {
   /** What it counts as practice of. */
   readonly skill: Skill;
   readonly purposes: readonly Purpose[];
+  /** What it waits behind on a sheet; null: nothing. */
+  readonly gate: Gate | null;
   /** What it is asked. */
   readonly headline: HeadlineId;
   /** Where its results are seen. */
@@ -109,6 +112,8 @@ interface FamilySpec<Own extends Options> {
   id: FamilyId;
   skill: Skill;
   purposes: readonly Purpose[];
+  /** Of subtones it is known. */
+  gate?: Gate;
   headline: HeadlineId;
   home?: Home;
   table?: FamilyTable;
@@ -128,6 +133,7 @@ export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family
     skill,
     purposes,
     headline,
+    gate = skill === 'subtone' ? 'subtone' : null,
     home = 'shelf',
     table = null,
     isSingle = false,
@@ -138,6 +144,7 @@ export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family
     id,
     skill,
     purposes,
+    gate,
     headline,
     home,
     table,

@@ -52,6 +52,7 @@ export const fullScales = defineFamily({
 export const highScales = defineFamily({
   id: 'highScales',
   skill: 'line',
+  gate: 'altissimo',
   purposes: ['line', 'voicing'],
   headline: 'line',
   options: (horn) =>

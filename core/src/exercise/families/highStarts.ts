@@ -17,6 +17,7 @@ import { rung } from './rung.ts';
 export const highTries = defineFamily({
   id: 'highTries',
   skill: 'start',
+  gate: 'altissimo',
   purposes: ['start', 'voicing', 'compare'],
   headline: 'hits',
   options: (horn) =>
@@ -44,6 +45,7 @@ export const highTries = defineFamily({
 export const highImagine = defineFamily({
   id: 'highImagine',
   skill: 'ear',
+  gate: 'altissimo',
   purposes: ['ear', 'voicing'],
   headline: 'hits',
   options: (horn) =>
@@ -72,6 +74,7 @@ export const highImagine = defineFamily({
 export const highByOvertone = defineFamily({
   id: 'highByOvertone',
   skill: 'voicing',
+  gate: 'altissimo',
   purposes: ['voicing'],
   headline: 'hits',
   options: (horn) =>
@@ -110,6 +113,7 @@ export const highByOvertone = defineFamily({
 export const highByStep = defineFamily({
   id: 'highByStep',
   skill: 'line',
+  gate: 'altissimo',
   purposes: ['line', 'voicing'],
   headline: 'hits',
   options: (horn) =>

@@ -16,6 +16,7 @@ import {
 export const highHold = defineFamily({
   id: 'highHold',
   skill: 'hold',
+  gate: 'altissimo',
   purposes: ['hold', 'voicing'],
   headline: 'hold',
   options: (horn) =>
@@ -44,6 +45,7 @@ export const highHold = defineFamily({
 export const highSwell = defineFamily({
   id: 'highSwell',
   skill: 'swell',
+  gate: 'altissimo',
   purposes: ['swell', 'voicing'],
   headline: 'swell',
   options: (horn) =>
@@ -77,6 +79,7 @@ export const highSwell = defineFamily({
 export const voicingDrop = defineFamily({
   id: 'voicingDrop',
   skill: 'voicing',
+  gate: 'altissimo',
   purposes: ['voicing'],
   headline: 'bend',
   options: (horn) =>

@@ -9,6 +9,7 @@ const widening = (id: FamilyId, direction: 1 | -1, isUsual: (lowest: number, hig
   defineFamily({
     id,
     skill: 'swell',
+    gate: 'widening',
     purposes: ['swell', 'line'],
     headline: 'swells',
     options: ({ lowest, highest }) => ({

@@ -1,4 +1,4 @@
-import { CAUTIONS } from '@inner-hum/core/exercise';
+import { CAUTIONS, EXPERIENCES } from '@inner-hum/core/exercise';
 import { Box, Flex } from '@chakra-ui/react';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
@@ -102,6 +102,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         'tolerance',
         t('case.judging'),
         <>
+          {oneOf('experience', t('welcome.experience'), EXPERIENCES, (value) => t(`experience.${value}`))}
           {oneOf('toleranceId', t('case.tolerance'), ['relaxed', 'usual', 'strict'], (id: ToleranceId) =>
             t('case.toleranceOf', {
               name: t(`tolerance.${id}`),

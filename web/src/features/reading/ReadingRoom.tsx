@@ -24,7 +24,7 @@ export function Component() {
     setSeen((before) => (before.includes(lesson) ? before : [...before, lesson]));
     void sound.play();
   };
-  // A first visitor has three questions still to answer.
+  // A first visitor has questions still to answer.
   const leave = () => void navigate(settings?.visited ? '/stand/swell' : '/welcome');
   const forward = () => {
     if (sound.phase === 'ready') play();

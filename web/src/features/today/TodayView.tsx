@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { FAMILIES } from '@inner-hum/core/exercise';
+import { FAMILIES, type Gate } from '@inner-hum/core/exercise';
 import { AIMS } from '@inner-hum/core/plan';
 import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
@@ -9,6 +9,7 @@ import { familyName } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { LineRow } from './LineRow.tsx';
+import { NotYetLines } from './NotYetLines.tsx';
 import { SheetAccount } from './SheetAccount.tsx';
 
 interface TodayViewProps {
@@ -21,6 +22,7 @@ interface TodayViewProps {
   onNotToday(slot: string): void;
   onAllToday(): void;
   onPlanAnew(): void;
+  onOpenGate(gate: Gate): void;
 }
 
 const MINUTES = [5, 10, 15, 20, 30] as const;
@@ -144,6 +146,7 @@ export function TodayView(props: TodayViewProps) {
           />
         ))}
       </Box>
+      <NotYetLines shut={today.shut} onOpen={props.onOpenGate} />
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import { WelcomeView } from './WelcomeView.tsx';
 
 const NAMING: Partial<Record<string, SettingsRecord['naming']>> = { de: 'german', it: 'fixedDo' };
 
-/** A first visit: three questions, then the first take. */
+/** A first visit: four questions, then the first take. */
 export function Component() {
   const settings = useLiveQuery(readSettings);
   const navigate = useNavigate();

@@ -1,5 +1,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
+import { EXPERIENCES } from '@inner-hum/core/exercise';
 import { HORN_IDS } from '@inner-hum/core/horn';
+import { startingAs } from './startingAs.ts';
 import { lazy, Suspense, useDeferredValue } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ActionButton, ActionLink, Choice } from '../../ui/index.ts';
@@ -43,6 +45,12 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
           value={settings.hornId}
           onChange={(hornId) => onChange({ hornId })}
           options={HORN_IDS.map((value) => ({ value, label: t(`horn.${value}`) }))}
+        />
+        <Choice
+          legend={t('welcome.experience')}
+          value={settings.experience}
+          onChange={(experience) => onChange(startingAs(experience))}
+          options={EXPERIENCES.map((value) => ({ value, label: t(`experience.${value}`) }))}
         />
         <Choice
           legend={t('welcome.minutes')}
