@@ -61,6 +61,10 @@ test.describe('in real time', () => {
     await page.goto('/ladder');
     await page.getByRole('link', { name: 'Subtone' }).click();
     await page.getByRole('button', { name: 'D 4: 0 of 0' }).click();
+    await expect(page.getByRole('link', { name: 'Full, subtone, and back' })).toHaveAttribute(
+      'href',
+      /note=62/,
+    );
     await page.getByRole('link', { name: 'Full, subtone, and back' }).click();
     await expect(page).toHaveURL(/fullToSubtone.*note=62/);
     await page.goto('/stand/drill/fullToSubtone?note=62&to=62&tempoBpm=120');

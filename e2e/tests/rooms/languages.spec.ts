@@ -59,3 +59,8 @@ test('one key and one field for everything', async ({ page }) => {
   await page.getByRole('link', { name: 'Climb the series' }).click();
   await page.waitForURL(/overtoneClimb/);
 });
+
+test('texts name notes as the player does, accidentals and all, from the first room on', async ({ page }) => {
+  await page.goto('/shelf/family/octaveRestart');
+  await expect(page.getByText('From C sharp 4 down the upper note is the overtone')).toBeVisible();
+});

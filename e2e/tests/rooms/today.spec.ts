@@ -109,7 +109,7 @@ test('a first-year player’s sheet waits with subtone, widening swells and alti
   await notYet.getByText('Not on the sheet yet').click();
   await expect(notYet.getByRole('button')).toHaveCount(3);
   await expect(notYet).toContainText(
-    'Altissimo, when 7 of 10 third and fourth partials in a row on B flat 3 or B 3 go as written. None played yet.',
+    'Altissimo, when 7 of 10 third and fourth partials in a row on B flat 3 or B3 go as written. None played yet.',
   );
   await notYet.getByRole('button', { name: 'Put on the sheet now' }).last().click();
   await expect(notYet.getByRole('button')).toHaveCount(2);

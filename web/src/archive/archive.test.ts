@@ -317,7 +317,13 @@ it('is written whatever rows there are: what cannot be read goes along as it is,
   await (db.takes as unknown as { bulkPut(rows: object[]): Promise<unknown> }).bulkPut(odd);
   await db.frames.put({ takeId: 'no-frames', columns: { f0Hz: 'gone' } } as never);
   await db.dayNotes.put({ day: '2026-11-23', text: 42 } as never);
-  await db.quarantine.put({ id: 'takes/"x"', table: 'takes', why: 'odd', quarantinedAt: 1, row: { id: 'x' } });
+  await db.quarantine.put({
+    id: 'takes/"x"',
+    table: 'takes',
+    why: 'odd',
+    quarantinedAt: 1,
+    row: { id: 'x' },
+  });
 
   const zip = new ZipWriter(new BlobWriter());
   const written = await writeArchive(zip, EVERYTHING, NOW, quiet, on);
@@ -334,5 +340,9 @@ it('is written whatever rows there are: what cannot be read goes along as it is,
     'takes/2026-11-25/no-note/take.json',
   ]);
   expect(takes.added).toBe(3);
-  expect((await database().takes.toCollection().primaryKeys()).toSorted()).toEqual(['no-frames', 't9-0', 't9-1']);
+  expect((await database().takes.toCollection().primaryKeys()).toSorted()).toEqual([
+    'no-frames',
+    't9-0',
+    't9-1',
+  ]);
 });
