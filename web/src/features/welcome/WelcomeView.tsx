@@ -46,27 +46,32 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
           onChange={(hornId) => onChange({ hornId })}
           options={HORN_IDS.map((value) => ({ value, label: t(`horn.${value}`) }))}
         />
-        <Choice
-          legend={t('welcome.experience')}
-          value={settings.experience}
-          onChange={(experience) => onChange(startingAs(experience))}
-          options={EXPERIENCES.map((value) => ({ value, label: t(`experience.${value}`) }))}
-        />
-        <Choice
-          legend={t('welcome.minutes')}
-          value={minutes}
-          onChange={(value) => onChange({ minutes: value === 'later' ? null : Number(value) })}
-          options={MINUTES.map((value) => ({ value, label: value === 'later' ? t('welcome.later') : value }))}
-        />
-        <Choice
-          legend={t('welcome.source')}
-          value={settings.source}
-          onChange={(source) => onChange({ source })}
-          options={(['microphone', 'standIn'] as const).map((value) => ({
-            value,
-            label: t(`source.${value}`),
-          }))}
-        />
+        <Flex columnGap="9" rowGap="4" wrap="wrap">
+          <Choice
+            legend={t('welcome.experience')}
+            value={settings.experience}
+            onChange={(experience) => onChange(startingAs(experience))}
+            options={EXPERIENCES.map((value) => ({ value, label: t(`experience.${value}`) }))}
+          />
+          <Choice
+            legend={t('welcome.minutes')}
+            value={minutes}
+            onChange={(value) => onChange({ minutes: value === 'later' ? null : Number(value) })}
+            options={MINUTES.map((value) => ({
+              value,
+              label: value === 'later' ? t('welcome.later') : value,
+            }))}
+          />
+          <Choice
+            legend={t('welcome.source')}
+            value={settings.source}
+            onChange={(source) => onChange({ source })}
+            options={(['microphone', 'standIn'] as const).map((value) => ({
+              value,
+              label: t(`source.${value}`),
+            }))}
+          />
+        </Flex>
       </Flex>
       <Flex mt="6" gap="5" alignItems="center" wrap="wrap">
         <ActionButton look="main" onClick={() => onBegin('/stand/swell')}>
