@@ -86,6 +86,8 @@ export function playSheets(beside: readonly DemoTake[], tell: (day: number) => v
         kept: [],
         notToday: [],
         focus: [],
+        experience: null,
+        openGates: [],
       });
       const lines = sheet.flatMap(({ item, key }) => (item && key !== 'opening/airThenNote' ? [item] : []));
       const most = daysAgo <= SCENES_FROM ? LINES_BESIDE_SCENES : LINES_A_DAY;
