@@ -28,6 +28,14 @@ function fail(sentence) {
   process.exit(1);
 }
 
+/** Whether Debian's own packages can be had here. */
+const canInstall = () => process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
+
+function install(...packages) {
+  run('apt-get', ['update']);
+  return run('apt-get', ['install', '-y', '--no-install-recommends', ...packages]);
+}
+
 /** Everything that is said goes to standard error: what a command prints may be read by another one. */
 export function ensurePackages() {
   unlessStamped(join(root, 'node_modules', '.installed'), sumOf(root, ['package-lock.json']), () => {
@@ -41,24 +49,21 @@ export function ensurePackages() {
 
 export function ensureChromium() {
   if (existsSync(CHROMIUM)) return;
-  const isRoot = process.getuid?.() === 0;
-  if (!isRoot || !existsSync('/usr/bin/apt-get'))
+  if (!canInstall())
     fail(
       'The browser tests need Chromium at /usr/bin/chromium: install it with your package manager and run npm test again.',
     );
   console.error('Installing Chromium …');
-  run('apt-get', ['update']);
-  if (!run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-dejavu-core']))
+  if (!install('chromium', 'fonts-dejavu-core'))
     fail('Installing Chromium failed: run apt-get install chromium yourself and try again.');
 }
 
 /** One journey is made in another browser too; where that cannot be had it is left out, and that is said. */
 export function ensureFirefox() {
   if (existsSync(FIREFOX)) return;
-  if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
+  if (canInstall()) {
     console.error('Installing Firefox …');
-    run('apt-get', ['update']);
-    run('apt-get', ['install', '-y', '--no-install-recommends', 'firefox-esr']);
+    install('firefox-esr');
   }
   if (!existsSync(FIREFOX))
     console.error(

@@ -51,7 +51,7 @@ export function restBeats(exercise: Pick<Exercise, 'rest'>, phrase: Phrase): num
   return rest.kind === 'beats' ? rest.beats : rest.kind === 'wait' ? 0 : Math.ceil(phraseBeats(phrase));
 }
 
-/** How many items are played in all, repeats counted; NaN where something is missing. */
+/** How many items are played in all, repeats counted; what is not filled in yet is played once. */
 export function playedItems(phrases: readonly Pick<Phrase, 'items' | 'repeats'>[]): number {
   return phrases.reduce((sum, { items, repeats }) => sum + items.length * (repeats ?? 1), 0);
 }

@@ -39,7 +39,8 @@ function withFloatHeader(bytes: Uint8Array<ArrayBuffer>, sampleCount: number): U
 /** Frames of all channels that are decoded at a time: a recording of an hour is never held twice. */
 const BLOCK_FRAMES = 2 ** 19;
 /** The sound of a WAV begins within so many bytes, or, after a cover or notes, within so many more. */
-const HEADS = [1_000_000, 64_000_000];
+const HEAD_BYTES = 1_000_000;
+const LONGEST_HEAD_BYTES = 64_000_000;
 
 /** A file as far as it is asked for; a `Blob` is one. */
 export interface FileParts {
@@ -69,16 +70,17 @@ export async function readWavFile(file: FileParts): Promise<Sound> {
 }
 
 async function headOf({ size }: FileParts, bytesOf: (from: number, to: number) => Promise<Uint8Array>) {
-  for (const length of HEADS) {
+  const headOfLength = async (length: number) => {
     const head = await bytesOf(0, Math.min(size, length));
-    try {
-      return { head, header: readWavHeader(head, size) };
-    } catch (error) {
-      const isLast = length >= size || length === HEADS.at(-1);
-      if (isLast || !(error instanceof CoreError && error.reason?.name === 'cutShort')) throw error;
-    }
+    return { head, header: readWavHeader(head, size) };
+  };
+  try {
+    return await headOfLength(HEAD_BYTES);
+  } catch (error) {
+    const isLonger = size > HEAD_BYTES && error instanceof CoreError && error.reason?.name === 'cutShort';
+    if (!isLonger) throw error;
+    return headOfLength(LONGEST_HEAD_BYTES);
   }
-  throw new RangeError('a file has a head');
 }
 
 /** Where the blocks of its sound lie, in bytes. */

@@ -1,4 +1,4 @@
-import { skillOf, type Experience, type Gate } from '../exercise/index.ts';
+import { GATES, skillOf, type Experience, type Gate } from '../exercise/index.ts';
 import { zoneOfNote, type PractisedNote } from '../practice/index.ts';
 
 /** What is asked before drills behind a gate come onto a sheet. */
@@ -69,7 +69,7 @@ export function gateStates(
   wished: readonly Gate[],
 ): GateState[] {
   const asked = experience === null ? [] : ASKED[experience];
-  return (Object.keys(EVIDENCE) as Gate[]).map((gate): GateState => {
+  return GATES.map((gate): GateState => {
     const evidence = EVIDENCE[gate];
     const went = history
       .filter((note) => evidence.isAbout(note))

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import type { Page } from '@playwright/test';
 import { expect, playOut, STATES, test } from '../../browser.ts';
 import { ROOMS } from '../../rooms.ts';
+import { putRows } from '../../storedRows.ts';
 
 // What an archive brings in may be anything; whoever brings it in still has a house in which every room opens.
 
@@ -113,32 +113,6 @@ test('a score that takes for ever is given up with a sentence, and the next file
   await expect(page.getByRole('button', { name: 'Add to the Shelf' })).toBeVisible();
 });
 
-/** Changes a stored row behind the app's back, as a disk that fails would. */
-async function damage(page: Page, table: string, change: Row): Promise<void> {
-  await page.evaluate(
-    async ([name, odd]) => {
-      const [{ name: of }] = (await indexedDB.databases()).filter((each) =>
-        each.name?.startsWith('inner-hum'),
-      );
-      const database = await new Promise<IDBDatabase>((resolve, reject) => {
-        const asked = indexedDB.open(of ?? '');
-        asked.onsuccess = () => resolve(asked.result);
-        asked.onerror = () => reject(new Error('no database'));
-      });
-      const rows = database.transaction(name, 'readwrite').objectStore(name);
-      const all = await new Promise<Row[]>((resolve) => {
-        const asked = rows.getAll() as IDBRequest<Row[]>;
-        asked.onsuccess = () => resolve(asked.result);
-      });
-      await new Promise<void>((resolve) => {
-        rows.put({ ...all[0], ...odd }).onsuccess = () => resolve();
-      });
-      database.close();
-    },
-    [table, change] as const,
-  );
-}
-
 test('a row that is damaged where it lies: its list stands, it is set aside, exported and put back', async ({
   page,
 }) => {
@@ -148,7 +122,7 @@ test('a row that is damaged where it lies: its list stands, it is set aside, exp
   await expect(page.locator('main a[href^="/takes/"]').first()).toBeVisible();
   const address = await page.locator('main a[href^="/takes/"]').first().getAttribute('href');
   // Nothing is wrong with the take itself: its room fails on its frames.
-  await damage(page, 'frames', { columns: {} });
+  await putRows(page, 'frames', { columns: {} });
   await page.goto(address ?? '');
   await expect(page.getByRole('heading', { name: 'This room could not be shown' })).toBeVisible();
   await page.goto('/takes');

@@ -18,6 +18,7 @@ import {
 } from '../../browser.ts';
 import { createApp } from '../../../server/src/app.ts';
 import { playFaultySwell } from '../../sounds.ts';
+import { putRows, rowsOf } from '../../storedRows.ts';
 
 // What is played outlives its browser: out as files, back, without a network, and where the disk or a row goes bad.
 /** Of a server whose app grows newer. */
@@ -38,39 +39,6 @@ async function downloaded(
   const path = await download.path();
   return { name: download.suggestedFilename(), bytes: readFileSync(path), path };
 }
-
-/** What lies in a store of the page's database. */
-const rowsOf = (page: Page, store: string) =>
-  page.evaluate(async (name) => {
-    const open = indexedDB.open('inner-hum');
-    const db = await new Promise<IDBDatabase>((resolve) => (open.onsuccess = () => resolve(open.result)));
-    const all = db.transaction(name).objectStore(name).getAll();
-    const rows = await new Promise<Record<string, unknown>[]>(
-      (resolve) => (all.onsuccess = () => resolve(all.result)),
-    );
-    db.close();
-    return rows.map(({ sampleCount, sampleRateHz, flac }) => ({
-      sampleCount: Number(sampleCount),
-      sampleRateHz: Number(sampleRateHz),
-      bytes: (flac as Uint8Array | null | undefined)?.byteLength ?? 0,
-    }));
-  }, store);
-
-/** Puts every take there is with some fields changed, behind the app's back. */
-const putTakes = (page: Page, change: object) =>
-  page.evaluate(async (fields) => {
-    const open = indexedDB.open('inner-hum');
-    const db = await new Promise<IDBDatabase>((resolve) => (open.onsuccess = () => resolve(open.result)));
-    const store = db.transaction('takes', 'readwrite').objectStore('takes');
-    const all = store.getAll();
-    await new Promise<void>((resolve) => {
-      all.onsuccess = () => {
-        for (const take of all.result as object[]) store.put({ ...take, ...fields });
-        store.transaction.oncomplete = () => resolve();
-      };
-    });
-    db.close();
-  }, change);
 
 async function newcomer(browser: Browser, baseURL: string | undefined): Promise<Page> {
   const context = await browser.newContext({
@@ -292,7 +260,7 @@ test.describe('a disk of its own', () => {
     await page.getByRole('button', { name: 'Free space' }).click();
     await expect(page.getByText('Less than 250 MB more fits.', { exact: false })).toBeVisible();
     // Yesterday's takes: the day is moved, for the journey cannot wait.
-    await putTakes(page, { day: '2026-01-05' });
+    await putRows(page, 'takes', { day: '2026-01-05' });
     await page.reload();
     await page.getByLabel('Takes before').fill(new Date().toISOString().slice(0, 10));
     await page.getByRole('button', { name: /Delete the audio of 2 takes/ }).click();
@@ -307,7 +275,7 @@ test.describe('a disk of its own', () => {
 
 test('a row that cannot be read is put aside, and the rooms open', async ({ page }) => {
   await playToTheEnd(page);
-  await putTakes(page, { id: 'broken', context: { exercise: 'gone' }, analysis: { items: 3 } });
+  await putRows(page, 'takes', { id: 'broken', context: { exercise: 'gone' }, analysis: { items: 3 } });
   // The list stands; the room of the row itself cannot, and sets it apart.
   await page.goto('/takes');
   await expect(page.getByTestId('damaged-row')).toHaveCount(1);

@@ -2,9 +2,10 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation, useRouteError } from 'react-router';
-import { dayOf, EVERYTHING } from '../storage/index.ts';
-import { ActionButton, downloadFile } from '../ui/index.ts';
-import { proxied, storageWorker } from '../workers/index.ts';
+import { saveArchive } from '../files/index.ts';
+import { EVERYTHING } from '../storage/index.ts';
+import { ActionButton } from '../ui/index.ts';
+import { proxied, storageWorker, type StorageWorker } from '../workers/index.ts';
 import { takeUpdate } from './appUpdate.ts';
 import { isLostRoom } from './lostRoom.ts';
 import { rowOfAddress } from './rowOfAddress.ts';
@@ -15,13 +16,12 @@ async function loadAgain() {
 }
 
 /** Everything as a file, whatever this room fails on. */
-async function exportEverything() {
-  const done = await storageWorker()?.writeArchive(
+async function exportEverything(stored: StorageWorker) {
+  const done = await stored.writeArchive(
     EVERYTHING,
     proxied(() => undefined),
   );
-  if (done?.kind === 'written')
-    downloadFile(`inner-hum ${dayOf(Date.now())}.zip`, done.file, 'application/zip');
+  if (done.kind === 'written') saveArchive(done.file);
 }
 
 /**
@@ -33,6 +33,7 @@ export function RoomFailed() {
   const error = useRouteError();
   const isLost = isLostRoom(error);
   const row = rowOfAddress(useLocation().pathname);
+  const stored = storageWorker();
   const [quarantine, setQuarantine] = useState(0);
   useEffect(() => {
     void storageWorker()
@@ -53,19 +54,17 @@ export function RoomFailed() {
       </Box>
       <Flex gap="4" wrap="wrap" alignItems="center">
         <ActionButton onClick={() => void loadAgain()}>{t('way.reload')}</ActionButton>
-        {row && !isLost && quarantine === 0 && storageWorker() && (
+        {stored && row && !isLost && quarantine === 0 && (
           <ActionButton
             onClick={() =>
-              void storageWorker()
-                ?.setRowAside(row.table, row.id)
-                .then((isAside) => setQuarantine(isAside ? 1 : 0))
+              void stored.setRowAside(row.table, row.id).then((isAside) => setQuarantine(isAside ? 1 : 0))
             }
           >
             {t('failed.setAside')}
           </ActionButton>
         )}
-        {storageWorker() && (
-          <ActionButton look="plain" onClick={() => void exportEverything()}>
+        {stored && (
+          <ActionButton look="plain" onClick={() => void exportEverything(stored)}>
             {t('failed.export')}
           </ActionButton>
         )}

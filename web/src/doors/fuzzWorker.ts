@@ -3,7 +3,7 @@ import { parentPort, workerData } from 'node:worker_threads';
 import { caseAt, DOORS } from './doors.ts';
 
 /** A stretch of knocking at one door. */
-export interface FuzzOrder {
+interface FuzzOrder {
   door: number;
   seed: number;
   from: number;
@@ -12,12 +12,12 @@ export interface FuzzOrder {
   at: SharedArrayBuffer;
 }
 
-export interface FuzzBroken {
+interface FuzzBroken {
   n: number;
   why: string;
 }
 
-export type FuzzTold =
+type FuzzTold =
   | { kind: 'doors'; names: string[] }
   | { kind: 'done'; inputs: number; taken: number; slowestMs: number; broken: FuzzBroken[] };
 

@@ -1,4 +1,3 @@
-import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
 import { notesToCsv, notesToJson, takesToCsv } from '@inner-hum/core/formats';
 import { headlineOf } from '@inner-hum/core/headline';
 import { practisedNotes } from '@inner-hum/core/practice';
@@ -8,7 +7,7 @@ import type { TFunction } from 'i18next';
 import { findingText, headlineText, playedOf } from '../notation/index.ts';
 import { InkTrack, writtenInk } from '../ribbon/index.ts';
 import { takeKeys, type TakeRecord } from '../storage/index.ts';
-import { TEST_TAKE } from '../storage/testTake.ts';
+import { TEST_TAKE, testContext } from '../storage/testTake.ts';
 
 /** One judged take of every family, with a fault where it has one. */
 export const JUDGED_TAKES: readonly TakeRecord[] = HEADLINE_DRILLS.map((drill, i) => {
@@ -37,15 +36,7 @@ export const JUDGED_TAKES: readonly TakeRecord[] = HEADLINE_DRILLS.map((drill, i
     hornId,
     loudness: { softDb: -40, loudDb: -20 },
     playingLoad: { playedSeconds: 3, highSeconds: 0, loudSeconds: 1 },
-    context: {
-      exercise: written,
-      hornId,
-      a4Hz: 440,
-      scale: DEFAULT_SCALE,
-      toleranceId: 'usual',
-      roomFloorDb: null,
-      beatZeroSeconds: null,
-    },
+    context: { ...testContext(written), hornId },
     analysis,
   };
 });

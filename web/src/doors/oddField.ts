@@ -27,7 +27,7 @@ const HOSTILE: readonly unknown[] = [
 type Path = readonly (string | number)[];
 
 /** Every place in a value, the first elements of its lists standing for the others. */
-export function* placesIn(value: unknown, path: Path = []): Generator<Path> {
+function* placesIn(value: unknown, path: Path = []): Generator<Path> {
   if (path.length > 0) yield path;
   if (typeof value !== 'object' || value === null) return;
   for (const [name, inner] of Object.entries(value)) {

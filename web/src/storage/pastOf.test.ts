@@ -1,5 +1,4 @@
 import 'fake-indexeddb/auto';
-import { DEFAULT_SCALE, type Exercise } from '@inner-hum/core/exercise';
 import { runRow } from '@inner-hum/core/verdicts';
 import { beforeEach, expect, it } from 'vitest';
 import {
@@ -12,7 +11,7 @@ import {
   writePlayerNote,
   type TakeRecord,
 } from './index.ts';
-import { TEST_TAKE } from './testTake.ts';
+import { TEST_TAKE, testContext } from './testTake.ts';
 
 let count = 0;
 beforeEach(() => openDatabase(`past-${count++}`));
@@ -22,16 +21,6 @@ const held = (beats: number, note = 67) =>
     { family: 'longHold', hornId: 'alto', choices: { beats, note }, played: 'as written', wanted: 'passes' },
     'truth',
   );
-
-const contextOf = (exercise: Exercise): TakeRecord['context'] => ({
-  exercise,
-  hornId: 'alto',
-  a4Hz: 440,
-  scale: DEFAULT_SCALE,
-  toleranceId: 'usual',
-  roomFloorDb: null,
-  beatZeroSeconds: null,
-});
 
 /** A kept long hold of so many beats at 60, begun at a moment (s). */
 function takeOf(
@@ -49,7 +38,7 @@ function takeOf(
     startedAt: 1000 * atSeconds,
     ...wallClock(1000 * atSeconds),
     lengthSeconds: beats,
-    context: contextOf(written),
+    context: testContext(written),
     analysis,
     ...change,
   };

@@ -4,7 +4,7 @@ import { expect, it } from 'vitest';
 import { ownAddress } from './ownAddress.ts';
 import { faultOfRow } from './rowChecks.ts';
 import type { OwnTable } from './tables.ts';
-import { TEST_TAKE } from './testTake.ts';
+import { TEST_TAKE, testContext } from './testTake.ts';
 
 // Rows of the smaller tables as an archive may bring them; takes have doors of their own (doors/).
 
@@ -124,15 +124,7 @@ it('says what is wrong with a take whose exercise has no end, without playing it
   const take = {
     ...TEST_TAKE,
     state: 'kept',
-    context: {
-      exercise: endless,
-      hornId: 'alto',
-      a4Hz: 440,
-      scale: TEST_TAKE.scale,
-      toleranceId: 'usual',
-      roomFloorDb: null,
-      beatZeroSeconds: null,
-    },
+    context: testContext(endless),
     analysis: { items: [], verdict: { of: [], findings: [], measures: {} } },
   };
   // Written out it would be ten million items.

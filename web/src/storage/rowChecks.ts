@@ -1,4 +1,11 @@
-import { MOST_PLAYED, playedItems, scoreOf, type Exercise } from '@inner-hum/core/exercise';
+import {
+  LEAST_MIDI,
+  MOST_MIDI,
+  MOST_PLAYED,
+  playedItems,
+  scoreOf,
+  type Exercise,
+} from '@inner-hum/core/exercise';
 import { MAX_RATE_HZ, MIN_RATE_HZ } from '@inner-hum/core/hearing';
 import { analysisFault, type TakeAnalysis } from '@inner-hum/core/judge';
 import { AIMS } from '@inner-hum/core/plan';
@@ -123,7 +130,7 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
   highFingerings: yup.object({
     id: text(400),
     mouthpieceId: id,
-    writtenMidi: yup.number().integer().min(40).max(110).required(),
+    writtenMidi: yup.number().integer().min(LEAST_MIDI).max(MOST_MIDI).required(),
     fingering: text(200),
     preferred: yup.boolean().required(),
     removed: yup.boolean().required(),

@@ -1,4 +1,4 @@
-import { CAUTIONS, EXPERIENCES, GATES } from '@inner-hum/core/exercise';
+import { CAUTIONS, EXPERIENCES, GATES, LEAST_MIDI, MOST_MIDI } from '@inner-hum/core/exercise';
 import { HORN_IDS, TOP_KEYS } from '@inner-hum/core/horn';
 import type { SettingsRecord } from './settingsRecord.ts';
 
@@ -47,7 +47,7 @@ const someOf =
     isObject(value) && names.every((name) => value[name] === undefined || check(value[name]));
 
 const isKey: Check = (value) => typeof value === 'string' && /^[a-z0-9]$/.test(value);
-const isMidi = whole(40, 110);
+const isMidi = whole(LEAST_MIDI, MOST_MIDI);
 const isBars = whole(1, 8);
 const isDecibels = between(-40, 60);
 const areDays = orNull(whole(7, 1500));

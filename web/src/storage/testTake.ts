@@ -1,4 +1,5 @@
-import { DEFAULT_SCALE } from '@inner-hum/core/exercise';
+import { DEFAULT_SCALE, type Exercise } from '@inner-hum/core/exercise';
+import type { TakeContext } from '@inner-hum/core/judge';
 import { wallClock } from './moment.ts';
 import type { TakeRecord } from './records.ts';
 
@@ -32,3 +33,14 @@ export const TEST_TAKE: TakeRecord = {
   recovered: false,
   deletedAt: null,
 };
+
+/** For tests: what an exercise is judged by as long as nothing particular is asked. */
+export const testContext = (exercise: Exercise): TakeContext => ({
+  exercise,
+  hornId: 'alto',
+  a4Hz: 440,
+  scale: DEFAULT_SCALE,
+  toleranceId: 'usual',
+  roomFloorDb: null,
+  beatZeroSeconds: null,
+});

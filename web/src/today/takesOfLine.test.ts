@@ -5,7 +5,7 @@ import type { SheetLine } from '@inner-hum/core/plan';
 import { runRow } from '@inner-hum/core/verdicts';
 import { beforeEach, expect, it } from 'vitest';
 import { database, openDatabase, wallClock, type TakeRecord } from '../storage/index.ts';
-import { TEST_TAKE } from '../storage/testTake.ts';
+import { TEST_TAKE, testContext } from '../storage/testTake.ts';
 import { takesOfLine } from './takesOfLine.ts';
 
 let count = 0;
@@ -27,15 +27,7 @@ function takeOf(
     'truth',
   );
   const startedAt = NOON + 60_000 * minutes;
-  const context = {
-    exercise: exercise ?? written,
-    hornId: 'alto',
-    a4Hz: 440,
-    scale: TEST_TAKE.scale,
-    toleranceId: 'usual',
-    roomFloorDb: null,
-    beatZeroSeconds: null,
-  } as const;
+  const context = testContext(exercise ?? written);
   return {
     ...TEST_TAKE,
     id,

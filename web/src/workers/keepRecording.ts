@@ -38,8 +38,7 @@ export async function keepRecording(
   const { samples, sampleRateHz } = read;
   const lengthSeconds = samples.length / sampleRateHz;
   if (lengthSeconds > 60 * mostMinutes) return { kind: 'tooLong' };
-  const clipped = samples.reduce((count, sample) => count + (Math.abs(sample) > 1 ? 1 : 0), 0);
-  roundToSteps(samples);
+  const clipped = roundToSteps(samples);
   const track = listenTo(samples, sampleRateHz);
   const loudness = takeLoudness(track);
   if (!loudness) return { kind: 'silent' };

@@ -5,7 +5,6 @@ import { useDispatch } from 'react-redux';
 import { tellRoomLeft } from '../../housekeeping/index.ts';
 import {
   changeSettings,
-  dayOf,
   EVERYTHING,
   forgetFolder,
   forgetQuarantined,
@@ -25,8 +24,7 @@ import {
   type QuarantineRecord,
 } from '../../storage/index.ts';
 import { storageWorker, proxied } from '../../workers/index.ts';
-import { useGivenFiles } from '../../files/index.ts';
-import { downloadFile } from '../../ui/index.ts';
+import { saveArchive, useGivenFiles } from '../../files/index.ts';
 import type { Looked, Told } from './backupProps.ts';
 import { BackupView } from './BackupView.tsx';
 import { useRoomLeft } from './useRoomLeft.ts';
@@ -63,7 +61,7 @@ export function Component() {
     setAnswer(null);
     const done = await run('archive', (onProgress) => stored.writeArchive(chosen, proxied(onProgress)));
     if (done.kind === 'stopped') return;
-    downloadFile(`inner-hum ${dayOf(Date.now())}.zip`, done.file, 'application/zip');
+    saveArchive(done.file);
     if (isWhole(chosen)) await changeSettings({ archivedAt: Date.now() });
     setAnswer({
       kind: 'saved',

@@ -7,10 +7,10 @@ import { ActionButton, ActionLink } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { PairPicture } from './PairPicture.tsx';
 import { resultText } from './trialText.ts';
-import type { Trials } from './useTrials.ts';
+import type { PlayedTrial } from './useTrials.ts';
 
 interface TrialRowProps {
-  played: Trials['trials'][number];
+  played: PlayedTrial;
   naming: NoteNaming;
   onDelete(id: string): void;
 }
