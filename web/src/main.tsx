@@ -8,7 +8,7 @@ import { keepAppOffline } from './app/appUpdate.ts';
 import { databaseName, isDemo } from './app/mode.ts';
 import { painted, showOpening } from './app/opening.ts';
 import { store } from './app/store.ts';
-import { createStorageMaintenance } from './housekeeping/index.ts';
+import { createStorageMaintenance, isClockSetBack } from './housekeeping/index.ts';
 import { createSessionDoor, outdated, problemRaised } from './session/index.ts';
 import {
   loadTakeKeys,
@@ -56,6 +56,7 @@ async function finishTakes() {
 
 async function tidyUp() {
   await finishTakes();
+  if (await isClockSetBack(Date.now())) store.dispatch(problemRaised('clockBack'));
   await purgeDeleted(Date.now());
   await purgeOwnExercises(Date.now());
   await navigator.storage?.persist?.();

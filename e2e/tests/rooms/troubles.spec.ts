@@ -1,4 +1,14 @@
-import { beginSounding, expect, inPhase, microphoneBeeping, STATES, test, trouble } from '../../browser.ts';
+import {
+  beginSounding,
+  expect,
+  inPhase,
+  microphoneBeeping,
+  playOut,
+  STATES,
+  test,
+  trouble,
+} from '../../browser.ts';
+import { putRows } from '../../storedRows.ts';
 
 test.use({ launchOptions: microphoneBeeping(), storageState: STATES.microphone });
 
@@ -73,4 +83,40 @@ test('a room whose code cannot be fetched says so, once, and opens when it can',
   await page.unroute('**/LogbookRoom-*.js');
   await page.getByRole('button', { name: 'Reload' }).click();
   await expect(page.getByRole('button', { name: 'Month before' })).toBeVisible();
+});
+
+test.describe('a clock that was set back', () => {
+  test.use({ storageState: STATES.quick });
+
+  test('is told once; what was played before and after is there, each on its own day, in every list', async ({
+    page,
+  }) => {
+    await page.goto('/stand/swell?beats=2');
+    await playOut(page);
+    // Two days ahead: as it looks when the clock went back two days since.
+    const ahead = new Date(Date.now() + 2 * 86_400_000);
+    const day = [ahead.getFullYear(), ahead.getMonth() + 1, ahead.getDate()]
+      .map((part) => String(part).padStart(2, '0'))
+      .join('-');
+    await putRows(page, 'takes', { day, startedAt: ahead.getTime() });
+    await page.goto('/stand/swell?beats=3');
+    await expect(trouble(page, 'clockBack')).toBeVisible();
+    await trouble(page, 'clockBack').getByRole('button', { name: 'OK' }).click();
+    await playOut(page);
+    // What was played last is what the Stand answers, though another take bears a later date.
+    await expect(page.getByTestId('headline')).toBeVisible();
+    await page.goto('/takes');
+    await expect(page.locator('a[href*="/takes/"]')).toHaveCount(2);
+    for (const room of [
+      '/today',
+      '/map?note=67',
+      '/logbook',
+      `/logbook/${day}`,
+      '/logbook/trends',
+      '/shelf',
+    ]) {
+      await page.goto(room);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    }
+  });
 });

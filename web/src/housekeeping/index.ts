@@ -1,4 +1,5 @@
 // What is put in order in quiet moments: sound packed, rows looked at, copies made, room watched.
+export { isClockSetBack } from './clockSetBack.ts';
 export {
   createStorageMaintenance,
   LOW_BYTES,

@@ -41,6 +41,7 @@ const WAYS: Record<TroubleCode, Way[]> = {
   storageFull: ['makeRoom', 'dismiss'],
   storageLow: ['makeRoom', 'dismiss'],
   storageRefused: ['dismiss'],
+  clockBack: ['dismiss'],
   takeUnsaved: ['saveFile'],
   nothingHeard: ['dismiss'],
   droneHeard: ['dismiss'],

@@ -21,6 +21,7 @@ export type TroubleCode =
   | 'storageFull'
   | 'storageLow'
   | 'storageRefused'
+  | 'clockBack'
   | 'takeUnsaved'
   | 'nothingHeard'
   | 'droneHeard'
