@@ -1,38 +1,47 @@
 import type { Zone } from '../practice/index.ts';
 import type { Candidate } from './candidates.ts';
-import { MOST_OF_SCHOOL, REST_SECONDS } from './schools.ts';
-import type { SheetItem } from './sheetItems.ts';
+import { isBasic, metToday, MOST_NEW } from './whatIsKnown.ts';
+import { total } from './rests.ts';
+import { MOST_OF_SCHOOL } from './schools.ts';
+import { isHigh, type SheetItem } from './sheetItems.ts';
 import type { SheetRequest } from './sheetRequest.ts';
 
 const GROUPS: readonly (readonly Zone[])[] = [['low'], ['middle'], ['high', 'palm', 'altissimo']];
 /** High playing is at most this share of a sheet. */
 const MOST_HIGH = 0.3;
-
-const isHigh = ({ zone }: SheetItem) => zone === 'palm' || zone === 'altissimo';
-
-/** How long it takes with the rest after it. */
-export const total = ({ seconds, isHeavy }: SheetItem) =>
-  seconds + (isHeavy ? REST_SECONDS.heavy : REST_SECONDS.light);
+/** Lines of one family; long tones may stand on a sheet in every zone. */
+const MOST_OF_FAMILY = 2;
+const MOST_OF_BASIC = 4;
 
 /** One of each zone first, then what is worth most, as far as time and limits go. */
 export function choose(wanted: readonly Candidate[], room: number, request: SheetRequest): Candidate[] {
   const chosen: Candidate[] = [];
   let left = room;
   const { highSeconds, loudSeconds } = request;
+  const met = metToday(request.history, request.dayStart, request.experience);
   const mostSchool = MOST_OF_SCHOOL * 60 * request.minutes;
   const sum = (test: (each: Candidate) => boolean, seconds: (item: SheetItem) => number) =>
     chosen.filter(test).reduce((all, each) => all + seconds(each.item), 0);
   const playing = ({ seconds }: SheetItem) => seconds;
-  const fits = ({ item, isSchool }: Candidate) => {
+  const fits = (each: Candidate) => {
+    const { item, isSchool } = each;
     if (total(item) > left) return false;
-    if (isSchool && sum((each) => each.isSchool, total) + total(item) > mostSchool) return false;
+    // It failed too often: it waits until tomorrow, however much time there is.
+    if (each.need.isResting && !isSchool && !each.stays) return false;
+    // What was met today, or stays because the player wants it, is on the sheet anyhow.
+    if (each.isNew && !isSchool && !each.stays && !met.has(item.family)) {
+      const others = chosen.filter((other) => other.isNew && other.item.family !== item.family);
+      const families = new Set<string>([...met, ...others.map((other) => other.item.family)]);
+      if (families.size >= MOST_NEW) return false;
+    }
+    if (isSchool && sum((other) => other.isSchool, total) + total(item) > mostSchool) return false;
     if (isHigh(item)) {
       // A school that plays high does so on purpose: only the player's own limit holds for it.
       const most = isSchool ? Infinity : MOST_HIGH * 60 * request.minutes;
-      const high = sum((each) => isHigh(each.item), playing) + item.seconds;
+      const high = sum((other) => isHigh(other.item), playing) + item.seconds;
       if (high > Math.min(most, highSeconds ?? Infinity)) return false;
     }
-    const loud = sum((each) => each.item.isLoud, playing);
+    const loud = sum((other) => other.item.isLoud, playing);
     return !item.isLoud || loud + item.seconds <= (loudSeconds ?? Infinity);
   };
   const take = (each: Candidate) => {
@@ -54,25 +63,12 @@ export function choose(wanted: readonly Candidate[], room: number, request: Shee
   for (const each of wanted) {
     const again = chosen.some((other) => other.item.key === each.item.key);
     const family = chosen.filter((other) => other.item.family === each.item.family).length;
-    if (!again && (each.isSchool || family < 2) && fits(each)) take(each);
+    if (
+      !again &&
+      (each.isSchool || family < (isBasic(each.item.family) ? MOST_OF_BASIC : MOST_OF_FAMILY)) &&
+      fits(each)
+    )
+      take(each);
   }
   return chosen;
-}
-
-/** Heavy and light in turn, each by worth, as long as there are both. */
-export function alternate(chosen: readonly Candidate[]): Candidate[] {
-  const sorted = chosen.toSorted((a, b) => b.worth - a.worth || a.item.key.localeCompare(b.item.key));
-  const [heavy, light] = [
-    sorted.filter(({ item }) => item.isHeavy),
-    sorted.filter(({ item }) => !item.isHeavy),
-  ];
-  const lines: Candidate[] = [];
-  // What there is more of begins, so that two of a kind are next to each other as rarely as can be.
-  let turn = heavy.length > light.length;
-  while (heavy.length + light.length > 0) {
-    const next = (turn ? heavy : light).shift() ?? (turn ? light : heavy).shift();
-    if (next) lines.push(next);
-    turn = !(lines.at(-1)?.item.isHeavy ?? false);
-  }
-  return lines;
 }

@@ -1,20 +1,22 @@
-import { GATES, skillOf, type Experience, type Gate } from '../exercise/index.ts';
-import { zoneOfNote, type PractisedNote } from '../practice/index.ts';
-
-/** What is asked before drills behind a gate come onto a sheet. */
-interface Evidence {
-  isAbout(note: PractisedNote): boolean;
-  /** So many as written of so many in a row. */
-  right: number;
-  of: number;
-}
+import { familyById, GATES, skillOf, type Experience, type Gate } from '../exercise/index.ts';
+import { zoneOfNote, type PractisedNote, type Zone } from '../practice/index.ts';
+import { shownBy, type Evidence } from './evidence.ts';
+import type { SheetItem } from './sheetItems.ts';
 
 /** Half steps from a fundamental to its third and fourth partials. */
 const PARTIALS_3_AND_4: readonly number[] = [19, 24];
 /** Low B flat and its neighbour. */
 const BASES: readonly number[] = [58, 59];
 
-const EVIDENCE: Record<Gate, Evidence> = {
+const isHeldIn = (zone: Zone) => (note: PractisedNote) =>
+  note.family === 'longHold' && zoneOfNote(note.fingeredMidi) === zone;
+
+/** What opens each gate. */
+export const GATE_EVIDENCE: Record<Gate, Evidence> = {
+  // Low notes that stand.
+  overtones: { isAbout: isHeldIn('low'), right: 6, of: 8 },
+  // Notes of the upper register that stand.
+  palm: { isAbout: isHeldIn('high'), right: 6, of: 8 },
   // Low notes that speak softly.
   subtone: {
     isAbout: ({ family, fingeredMidi }) => skillOf(family) === 'start' && zoneOfNote(fingeredMidi) === 'low',
@@ -34,7 +36,7 @@ const EVIDENCE: Record<Gate, Evidence> = {
 
 /** What is asked of whom; everything else is open to them. */
 const ASKED: Record<Experience, readonly Gate[]> = {
-  firstYear: ['subtone', 'widening', 'altissimo'],
+  firstYear: GATES,
   someYears: ['altissimo'],
   advanced: [],
 };
@@ -50,15 +52,6 @@ export interface GateState {
   wanted: { right: number; of: number };
 }
 
-/** Whether enough went well at some time: what has opened stays open, whatever comes after. */
-function everOpened(went: readonly boolean[], { right, of }: Evidence): boolean {
-  let count = 0;
-  return went.some((isRight, i) => {
-    count += Number(isRight) - Number(i >= of && went[i - of]);
-    return i >= of - 1 && count >= right;
-  });
-}
-
 /**
  * How the gates stand for a player: by what they have played, by how long they have played (null: not asked, all is open), and by
  * their own wish, which always counts.
@@ -70,20 +63,20 @@ export function gateStates(
 ): GateState[] {
   const asked = experience === null ? [] : ASKED[experience];
   return GATES.map((gate): GateState => {
-    const evidence = EVIDENCE[gate];
-    const went = history
-      .filter((note) => evidence.isAbout(note))
-      .toSorted((a, b) => a.at - b.at)
-      .map(({ asWritten }) => asWritten);
-    const last = went.slice(-evidence.of);
-    const isEarned = asked.includes(gate) && everOpened(went, evidence);
+    const evidence = GATE_EVIDENCE[gate];
+    const { right, of, isShown } = shownBy(history, evidence);
+    const isEarned = asked.includes(gate) && isShown;
     return {
       gate,
       isOpen: !asked.includes(gate) || wished.includes(gate) || isEarned,
       isEarned,
-      right: last.filter(Boolean).length,
-      of: last.length,
+      right,
+      of,
       wanted: { right: evidence.right, of: evidence.of },
     };
   });
 }
+
+/** What a line waits behind: the gate of its family, or of where it lies. */
+export const gateOf = ({ family, zone }: Pick<SheetItem, 'family' | 'zone'>): Gate | null =>
+  familyById(family)?.gate ?? (zone === 'palm' ? 'palm' : null);

@@ -25,7 +25,18 @@ export { highChart, type ChartedFingering, type ChartedNote, type HighDecision }
 export { needOf, wentBadly, type Need } from './need.ts';
 export { practiceHistory, type PracticeHistory, type Tries } from './practiceHistory.ts';
 export { gateStates, type GateState } from './gates.ts';
-export { AIMS, type Aim } from './schools.ts';
+export { AIMS, pathOf, type Aim } from './schools.ts';
+export {
+  PATH_IDS,
+  PATHS,
+  pathProgress,
+  STEPS_OF_PATH,
+  type PathId,
+  type PathPlace,
+  type PathProgress,
+} from './paths.ts';
+export { learned, type Learned } from './learned.ts';
+export type { PlanWish } from './planWish.ts';
 export type { RoutineItem } from './routineItem.ts';
 export type { Focus, SheetRequest } from './sheetRequest.ts';
 export type { Reason } from './reason.ts';

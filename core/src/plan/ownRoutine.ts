@@ -1,6 +1,7 @@
 import type { RoutineItem } from './routineItem.ts';
 import type { SheetRequest } from './sheetRequest.ts';
 import type { SheetLine } from './sheetLine.ts';
+import { REST_SECONDS } from './schools.ts';
 
 const DAY_MS = 24 * 3600_000;
 
@@ -31,6 +32,7 @@ export function ownRoutine(
       item: null,
       exerciseId,
       seconds: each,
+      restSeconds: REST_SECONDS.light,
       reason: { kind: 'routine', days: lastAt === null ? null : Math.floor((now - lastAt) / DAY_MS) },
     }));
 }

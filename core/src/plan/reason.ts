@@ -3,6 +3,7 @@ import type { WrittenMidi } from '../horn/index.ts';
 import type { Zone } from '../practice/index.ts';
 import type { Candidate } from './candidates.ts';
 import type { Tally } from './need.ts';
+import type { PathProgress } from './paths.ts';
 import type { SchoolItems } from './schools.ts';
 
 /** Why a line stands on the sheet, with its figures; `midi` null: of a zone as a whole. */
@@ -22,6 +23,7 @@ export type Reason =
   | { kind: 'aim'; zone: Zone; midi: WrittenMidi | null; days: number | null }
   | { kind: 'covers'; done: number; count: number }
   | { kind: 'school' }
+  | { kind: 'path'; step: number }
   | { kind: 'routine'; days: number | null }
   | { kind: 'free' };
 
@@ -36,7 +38,9 @@ const fails = ({ judged, asWritten }: Tally) => judged >= LEAST_TRIES && asWritt
 export function reasonOf(
   { item: { zone, midi }, need, isSchool, isAimed }: Candidate,
   covered: SchoolItems['covered'],
+  progress: PathProgress | null,
 ): Reason {
+  if (isSchool && progress) return { kind: 'path', step: progress.step };
   if (isSchool) return covered ? { kind: 'covers', ...covered } : { kind: 'school' };
   const { note, zone: inZone, skill } = need;
   for (const [tally, of] of [

@@ -1,19 +1,24 @@
 import { extentOf, familyById, type Choices, type FamilyId } from '../exercise/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
 import { zoneOfNote } from '../practice/index.ts';
-import {
-  keyOf,
-  buildLines,
-  NOTES_BY_ZONE,
-  type LineTemplate,
-  type PickNotes,
-  type SheetItem,
-} from './sheetItems.ts';
+import { keyOf, buildLines, NOTES_BY_ZONE, type PickNotes, type SheetItem } from './sheetItems.ts';
+import type { LineTemplate } from './lineTemplate.ts';
+import { PATH_IDS, PATHS, type PathId, type PathProgress } from './paths.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { tallyOf } from './need.ts';
 
 /** How somebody practises: a school of the craft. */
-export const AIMS = ['zones', 'range', 'family', 'swells', 'overtones', 'low', 'line', 'own'] as const;
+export const AIMS = [
+  'zones',
+  'range',
+  'family',
+  'swells',
+  'overtones',
+  'low',
+  'line',
+  'own',
+  ...PATH_IDS,
+] as const;
 export type Aim = (typeof AIMS)[number];
 
 /** How much a family matters to an aim, against 1 of any other. */
@@ -42,12 +47,18 @@ export const MATTERS: Record<Aim, Partial<Record<FamilyId, number>>> = {
   },
   line: { fullScales: 3, breakDrill: 2.5, returnToBottom: 1.5 },
   own: {},
+  firstTone: {},
+  lowRegister: {},
+  towardHigh: {},
 };
+
+/** The path an aim follows; null where it is a school. */
+export const pathOf = (aim: Aim): PathId | null => PATH_IDS.find((id) => id === aim) ?? null;
 
 /** The whole range is gone through in so many days. */
 const ROUND_DAYS = 14;
 /** Lip and ear rest as part of the sheet. */
-export const REST_SECONDS = { heavy: 25, light: 10 };
+export const REST_SECONDS = { high: 40, heavy: 25, light: 10 };
 /** A school's own lines have at most this share of a sheet. */
 export const MOST_OF_SCHOOL = 0.6;
 const MOST_LINES = 12;
@@ -67,13 +78,25 @@ interface SchoolRequest {
   day: number;
   history: PracticeHistory;
   now: number;
+  /** How far the path has come that the aim follows; null: none. */
+  progress: PathProgress | null;
   /** Keys of lines that stay, whatever became of them meanwhile. */
   kept: readonly string[];
   pick: PickNotes;
+  /** How much slower than usual. */
+  tempoShare: number;
 }
 
 /** The lines of a school. */
 export function schoolItems(request: SchoolRequest): SchoolItems {
+  const { progress, horn, day, pick, tempoShare } = request;
+  if (progress)
+    return {
+      items: progress.isAtEnd
+        ? []
+        : buildLines(PATHS[progress.path][progress.step].lines, horn, day, { pick, tempoShare }),
+      covered: null,
+    };
   switch (request.aim) {
     case 'range':
       return wholeRange(request);
@@ -124,7 +147,7 @@ function oneFamily({ horn, family: id, day, pick }: SchoolRequest): SheetItem[] 
     notes,
     choices: (midi) => (notes ? { note: midi, to: midi } : {}),
   }));
-  return buildLines(templates, horn, day, pick);
+  return buildLines(templates, horn, day, { pick });
 }
 
 /** From the widest, all the way down the horn. */

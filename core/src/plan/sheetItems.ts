@@ -1,6 +1,15 @@
-import { extentOf, familyById, cautionsFor, type Choices, type FamilyId } from '../exercise/index.ts';
+import {
+  cautionsFor,
+  completeChoices,
+  extentOf,
+  familyById,
+  type Choices,
+  type Family,
+  type FamilyId,
+} from '../exercise/index.ts';
 import { isHighNote, writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
 import { zoneOf, zoneOfNote, type Zone } from '../practice/index.ts';
+import { lineTemplate, type LineTemplate } from './lineTemplate.ts';
 
 /** Something that may stand on a sheet. */
 export interface SheetItem {
@@ -17,15 +26,6 @@ export interface SheetItem {
   isHeavy: boolean;
   seconds: number;
   isLoud: boolean;
-}
-
-/** What a sheet may ask for: on one of several notes, or (null) on its own. */
-export interface LineTemplate {
-  family: FamilyId;
-  isHeavy: boolean;
-  notes: readonly number[] | null;
-  /** `note` is the one of them it is on; `wanted` all of them, the most wanted first. */
-  choices(note: number, day: number, wanted: readonly number[]): Choices;
 }
 
 const slotOf = (family: FamilyId, zone: Zone) => `${family}/${zone}`;
@@ -49,19 +49,19 @@ const turn = <Value>(values: readonly Value[], day: number) =>
 
 /** In short versions, a minute or two each. */
 const TEMPLATES: readonly LineTemplate[] = [
-  template('octaveRestart', true, LOW, (note) => ({ note, to: note, tempoBpm: 72 })),
-  template('quietDescent', true, null, () => ({ tempoBpm: 100 })),
-  template('returnToBottom', false, LOW, (note) => ({ note, climb: 3, tempoBpm: 80 })),
-  template('fullToSubtone', false, LOW, (note) => ({ note, to: note })),
-  template('lowTwoWays', true, null, () => ({ tries: 1 })),
-  template('subtoneLine', false, null, () => ({ path: 'down', tempoBpm: 80 })),
-  template('vowelSweep', false, LOW, (note) => ({ note, tries: 2 })),
-  template('longHold', false, LOW, (note) => ({ note, beats: 16, tries: 2 })),
-  template('pairedSwells', true, LOW, (note) => ({ note, to: note, tempoBpm: 60 })),
-  template('swell', false, MIDDLE, (note) => ({ note, beats: 8 })),
-  template('longHold', false, MIDDLE, (note) => ({ note, beats: 16, tries: 2 })),
+  lineTemplate('octaveRestart', true, LOW, (note) => ({ note, to: note, tempoBpm: 72 })),
+  lineTemplate('quietDescent', true, null, () => ({ tempoBpm: 100 })),
+  lineTemplate('returnToBottom', false, LOW, (note) => ({ note, climb: 3, tempoBpm: 80 })),
+  lineTemplate('fullToSubtone', false, LOW, (note) => ({ note, to: note })),
+  lineTemplate('lowTwoWays', true, null, () => ({ tries: 1 })),
+  lineTemplate('subtoneLine', false, null, () => ({ path: 'down', tempoBpm: 80 })),
+  lineTemplate('vowelSweep', false, LOW, (note) => ({ note, tries: 2 })),
+  lineTemplate('longHold', false, LOW, (note) => ({ note, beats: 16, tries: 2 })),
+  lineTemplate('pairedSwells', true, LOW, (note) => ({ note, to: note, tempoBpm: 60 })),
+  lineTemplate('swell', false, MIDDLE, (note) => ({ note, beats: 8 })),
+  lineTemplate('longHold', false, MIDDLE, (note) => ({ note, beats: 16, tries: 2 })),
   // A hairpin on the three notes on which it goes worst: which of them work at once is asked again.
-  template('chromaticTones', false, MIDDLE, (_note, _day, wanted) => ({
+  lineTemplate('chromaticTones', false, MIDDLE, (_note, _day, wanted) => ({
     notes: wanted
       .slice(0, 3)
       .toSorted((a, b) => a - b)
@@ -69,39 +69,35 @@ const TEMPLATES: readonly LineTemplate[] = [
     shape: 'fade',
     beats: 6,
   })),
-  template('vibratoTones', false, MIDDLE, (note) => ({ note })),
-  template('breakDrill', true, null, () => ({ tempoBpm: 80 })),
-  template('intervalTones', false, LOW, (note) => ({ note, widest: 3, freeBeats: 0, tempoBpm: 80 })),
-  template('overtoneHits', true, LOW, (note, day) => ({ note, partial: 2 + (day % 3) })),
-  template('overtoneEar', false, LOW, (note, day) => ({ note, partial: 2 + (day % 3), tries: 2 })),
-  template('overtoneClimb', true, LOW, (note) => ({ note, partial: 3 })),
+  lineTemplate('vibratoTones', false, MIDDLE, (note) => ({ note })),
+  lineTemplate('breakDrill', true, null, () => ({ tempoBpm: 80 })),
+  lineTemplate('intervalTones', false, LOW, (note) => ({ note, widest: 3, freeBeats: 0, tempoBpm: 80 })),
+  lineTemplate('overtoneHits', true, LOW, (note, day) => ({ note, partial: 2 + (day % 3) })),
+  lineTemplate('overtoneEar', false, LOW, (note, day) => ({ note, partial: 2 + (day % 3), tries: 2 })),
+  lineTemplate('overtoneClimb', true, LOW, (note) => ({ note, partial: 3 })),
   // All ten bases in three days.
-  template('fifths', true, FIFTHS, (note) => ({ note, to: note + 3 })),
-  template('ladderHolds', true, LOW, (note) => ({ note, partial: 2, tries: 1 })),
-  template('alternation', true, LOW, (note) => ({ note, tries: 1 })),
-  template('tubeLoop', true, LOW, (note) => ({ note, to: note, partial: 3, rounds: 'two' })),
-  template('swell', false, HIGH, (note) => ({ note, beats: 8 })),
-  template('longHold', false, HIGH, (note) => ({ note, beats: 16, tries: 2 })),
-  template('fullScales', true, null, (_, day) => ({ key: turn(KEYS, day) })),
-  template('wideningDown', true, HIGH, (note) => ({ note, widest: 3, tempoBpm: 72 })),
-  template('longHold', true, PALM, (note) => ({ note, beats: 12, tries: 2 })),
-  template('swell', true, PALM, (note) => ({ note, beats: 8 })),
-  template('highTries', true, ALTISSIMO, (note) => ({ note, tries: 6 })),
+  lineTemplate('fifths', true, FIFTHS, (note) => ({ note, to: note + 3 })),
+  lineTemplate('ladderHolds', true, LOW, (note) => ({ note, partial: 2, tries: 1 })),
+  lineTemplate('alternation', true, LOW, (note) => ({ note, tries: 1 })),
+  lineTemplate('tubeLoop', true, LOW, (note) => ({ note, to: note, partial: 3, rounds: 'two' })),
+  lineTemplate('swell', false, HIGH, (note) => ({ note, beats: 8 })),
+  lineTemplate('longHold', false, HIGH, (note) => ({ note, beats: 16, tries: 2 })),
+  lineTemplate('fullScales', true, null, (_, day) => ({ key: turn(KEYS, day) })),
+  lineTemplate('wideningDown', true, HIGH, (note) => ({ note, widest: 3, tempoBpm: 72 })),
+  lineTemplate('longHold', true, PALM, (note) => ({ note, beats: 12, tries: 2 })),
+  lineTemplate('swell', true, PALM, (note) => ({ note, beats: 8 })),
+  lineTemplate('highTries', true, ALTISSIMO, (note) => ({ note, tries: 6 })),
 ];
+
+/** Long tones along the horn, for time that is left. */
+const FILLERS: readonly LineTemplate[] = [60, 67, 74].map((first) =>
+  lineTemplate('chromaticTones', false, [first], (note) => ({ note, to: note + 6, beats: 8 })),
+);
 
 const OPENING: readonly LineTemplate[] = [
-  template('airThenNote', false, null, () => ({ beats: 4, tries: 2 })),
-  template('longHold', false, [67, 69, 71], (note) => ({ note, beats: 12, tries: 1 })),
+  lineTemplate('airThenNote', false, null, () => ({ beats: 4, tries: 2 })),
+  lineTemplate('longHold', false, [67, 69, 71], (note) => ({ note, beats: 12, tries: 1 })),
 ];
-
-function template(
-  family: FamilyId,
-  isHeavy: boolean,
-  notes: readonly number[] | null,
-  choices: LineTemplate['choices'],
-): LineTemplate {
-  return { family, isHeavy, notes, choices };
-}
 
 /** Without a better reason another note each day. */
 const byTheDay =
@@ -109,12 +105,27 @@ const byTheDay =
   (_family, _zone, notes) =>
     notes.map((_, i) => turn(notes, day + i));
 
+/** How templates become lines: on which notes, and how much slower than usual. */
+interface LineSetting {
+  pick?: PickNotes;
+  tempoShare?: number;
+}
+
+/** The tempo of a drill as a share of its usual one, as far as the drill goes so slowly. */
+function atTempo(family: Family, horn: Horn, choices: Choices, share: number): Choices {
+  const { tempoBpm } = completeChoices(family.options(horn) ?? {}, choices);
+  if (share === 1 || tempoBpm === undefined) return choices;
+  const least = family.options(horn)?.tempoBpm;
+  const slowest = least && 'least' in least ? least.least : 0;
+  return { ...choices, tempoBpm: Math.max(slowest, Math.round(share * Number(tempoBpm))) };
+}
+
 /** What templates make on a day; what the range has no room for is left out. */
 export function buildLines(
   templates: readonly LineTemplate[],
   horn: Horn,
   day: number,
-  pick = byTheDay(day),
+  { pick = byTheDay(day), tempoShare = 1 }: LineSetting = {},
 ): SheetItem[] {
   return templates.flatMap(({ family: id, isHeavy, notes, choices: choose }): SheetItem[] => {
     const family = familyById(id);
@@ -127,7 +138,7 @@ export function buildLines(
     // All notes of a template lie in the zone of its first.
     const wanted = first === undefined ? [] : pick(id, zoneOfNote(first), there);
     const midi = wanted.at(0) ?? null;
-    const choices = choose(midi ?? 0, day, wanted);
+    const choices = atTempo(family, horn, choose(midi ?? 0, day, wanted), tempoShare);
     const exercise = family.build(horn, choices);
     const zone = first === undefined ? zoneOf(exercise) : zoneOfNote(first);
     return [
@@ -147,8 +158,11 @@ export function buildLines(
 }
 
 /** Everything that may stand on a day's sheet, on a horn whose range is the player's own. `day`: any whole number that counts days. */
-export const sheetItems = (horn: Horn, day: number, pick?: PickNotes) =>
-  buildLines(TEMPLATES, horn, day, pick);
+export const sheetItems = (horn: Horn, day: number, setting?: LineSetting) =>
+  buildLines(TEMPLATES, horn, day, setting);
+
+export const fillerItems = (horn: Horn, day: number, tempoShare: number) =>
+  buildLines(FILLERS, horn, day, { tempoShare }).map((item) => ({ ...item, key: `more/${item.key}` }));
 
 /** How a sheet begins: air, then an easy middle note. */
 export const openingItems = (horn: Horn, day: number) =>
@@ -156,3 +170,6 @@ export const openingItems = (horn: Horn, day: number) =>
 
 /** Lists of notes, one a zone, lowest first. */
 export const NOTES_BY_ZONE: readonly (readonly number[])[] = [LOW, MIDDLE, HIGH, PALM];
+
+/** Palm keys and above: the lip rests after it. */
+export const isHigh = ({ zone }: Pick<SheetItem, 'zone'>) => zone === 'palm' || zone === 'altissimo';

@@ -12,6 +12,8 @@ export interface SheetLine {
   item: SheetItem | null;
   /** An exercise of the player's own. */
   exerciseId: string | null;
+  /** With the rest after it. */
   seconds: number;
+  restSeconds: number;
   reason: Reason;
 }

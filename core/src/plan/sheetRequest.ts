@@ -2,6 +2,8 @@ import type { Experience, FamilyId, Gate, Skill } from '../exercise/index.ts';
 import type { Horn, WrittenMidi } from '../horn/index.ts';
 import type { PractisedNote, Zone } from '../practice/index.ts';
 import type { RoutineItem } from './routineItem.ts';
+import type { PathPlace } from './paths.ts';
+import type { PlanWish } from './planWish.ts';
 import type { Aim } from './schools.ts';
 
 /** What an aim is about; null: any. */
@@ -38,4 +40,8 @@ export interface SheetRequest {
   experience: Experience | null;
   /** Opened by the player's own wish. */
   openGates: readonly Gate[];
+  /** Where the player stands on the path that the aim is; null: at its beginning, or it is none. */
+  path: PathPlace | null;
+  /** What the player wants more or less of than the plan found. */
+  wishes: readonly PlanWish[];
 }

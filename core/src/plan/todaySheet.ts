@@ -1,10 +1,12 @@
-import { candidatesOf } from './candidates.ts';
-import { alternate, choose, total } from './chooseLines.ts';
+import { candidatesOf, type Candidate } from './candidates.ts';
+import { choose } from './chooseLines.ts';
+import { inOrder } from './lineOrder.ts';
 import { ownRoutine } from './ownRoutine.ts';
 import { practiceHistory, type PracticeHistory } from './practiceHistory.ts';
 import { reasonOf, type Reason } from './reason.ts';
 import type { SheetLine } from './sheetLine.ts';
 import type { SheetRequest } from './sheetRequest.ts';
+import { restAfter, total } from './rests.ts';
 import { openingItems, type SheetItem } from './sheetItems.ts';
 
 /** A little free play: at least this share and at most that, as things come out. */
@@ -12,8 +14,8 @@ const FREE_SHARE = 0.06;
 
 /**
  * Today's sheet for so many minutes: begins with air and an easy middle note, holds something low, middle and high, alternates heavy and
- * light, keeps its rests, stays inside the limits, and leaves a little free play. On each note and skill what needs practice most comes in;
- * a school's own lines come first; what was put aside does not come. The player's own routine is played as it is, as far as the minutes
+ * light, keeps its rests, stays inside the limits, and leaves a little free play. On each note and skill what needs practice most comes in,
+ * at most two drills that are new, none of them hard in the last two minutes; a school's or path's own lines come first; what was put aside does not come. The player's own routine is played as it is, as far as the minutes
  * go. The same request gives the same sheet.
  */
 export function todaySheet(request: SheetRequest): SheetLine[] {
@@ -34,6 +36,7 @@ export function todaySheet(request: SheetRequest): SheetLine[] {
       item: null,
       exerciseId: null,
       seconds: Math.max(0, free),
+      restSeconds: 0,
       reason: { kind: 'free' },
     },
   ];
@@ -46,21 +49,34 @@ const lineOf = (item: SheetItem, reason: Reason): SheetLine => ({
   item,
   exerciseId: null,
   seconds: total(item),
+  restSeconds: restAfter(item),
   reason,
 });
+
+const sum = (chosen: readonly Candidate[]) => chosen.reduce((seconds, { item }) => seconds + total(item), 0);
+
+/** Long tones for time that is left, where little is known yet and no more than two new drills come. */
+function fillUp(fillers: readonly Candidate[], seconds: number, notToday: readonly string[]): Candidate[] {
+  const chosen: Candidate[] = [];
+  for (const each of fillers)
+    if (sum([...chosen, each]) <= seconds && !notToday.includes(each.item.familyAndZone)) chosen.push(each);
+  return chosen;
+}
 
 function plannedLines(request: SheetRequest, history: PracticeHistory): SheetLine[] {
   const { horn, dayNumber, notToday } = request;
   const budget = 60 * request.minutes;
   const opening = openingItems(horn, dayNumber);
-  const { candidates, covered } = candidatesOf(request, history);
+  const { candidates, fillers, covered, progress } = candidatesOf(request, history);
   const wanted = candidates
     .filter(({ item }) => !notToday.includes(item.familyAndZone))
     .toSorted((a, b) => b.worth - a.worth || a.item.key.localeCompare(b.item.key));
-  const room = budget * (1 - FREE_SHARE) - opening.reduce((sum, item) => sum + total(item), 0);
-  const chosen = choose(wanted, room, request);
+  const warmUp = opening.reduce((seconds, item) => seconds + total(item), 0);
+  const room = budget * (1 - FREE_SHARE) - warmUp;
+  const planned = choose(wanted, room, request);
+  const chosen = [...planned, ...fillUp(fillers, room - sum(planned), notToday)];
   return [
     ...opening.map((item) => lineOf(item, { kind: 'opening' })),
-    ...alternate(chosen).map((each) => lineOf(each.item, reasonOf(each, covered))),
+    ...inOrder(chosen, budget - warmUp).map((each) => lineOf(each.item, reasonOf(each, covered, progress))),
   ];
 }

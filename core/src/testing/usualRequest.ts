@@ -19,5 +19,7 @@ export const usualRequest = (change: Partial<SheetRequest> = {}): SheetRequest =
   focus: [],
   experience: null,
   openGates: [],
+  path: null,
+  wishes: [],
   ...change,
 });

@@ -123,6 +123,9 @@ interface FamilySpec<Own extends Options> {
   write(chosen: Chosen<Own>, horn: Horn, random: Random): Draft;
 }
 
+/** What most families of a skill wait behind. */
+const GATE_OF_SKILL: Partial<Record<Skill, Gate>> = { subtone: 'subtone', overtone: 'overtones' };
+
 /**
  * A family from its options and its writer. Tempo and start are written where they are options. The door for exercises from
  * outside (`parseExercise`) takes thirty times as long as this and changes nothing on it.
@@ -133,7 +136,7 @@ export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family
     skill,
     purposes,
     headline,
-    gate = skill === 'subtone' ? 'subtone' : null,
+    gate = GATE_OF_SKILL[skill] ?? null,
     home = 'shelf',
     table = null,
     isSingle = false,

@@ -1,0 +1,17 @@
+import type { Skill } from '../exercise/index.ts';
+import type { Zone } from '../practice/index.ts';
+
+/** What the player says against the plan: more of a skill somewhere, or less. */
+export interface PlanWish {
+  skill: Skill;
+  zone: Zone;
+  wish: 'more' | 'less';
+}
+
+/** How much a wish counts against what the plan found. */
+const WEIGHT = { more: 2, less: 0.2 };
+
+export const wishWeight = (wishes: readonly PlanWish[], skill: Skill, zone: Zone): number => {
+  const own = wishes.find((each) => each.skill === skill && each.zone === zone);
+  return own ? WEIGHT[own.wish] : 1;
+};
