@@ -7,6 +7,7 @@ export const ROOMS = [
   '/high?note=93&keys=oct.L2.L3',
   '/high/sheet',
   '/today',
+  '/today/why',
   '/logbook',
   '/logbook/2026-01-05',
   '/logbook/trends',

@@ -91,7 +91,16 @@ export { barsOf, type NoteValue, type WrittenPart } from './bars.ts';
 export { movedTo, painted, transposed, withLength, type BrushPoint } from './edit.ts';
 export { newExercise } from './newExercise.ts';
 export { routeExercise } from './routeExercise.ts';
-export { EXPERIENCES, GATES, type Experience, type Gate } from './gates.ts';
+export {
+  EXPERIENCES,
+  GATES,
+  PATH_IDS,
+  STEPS_OF_PATH,
+  type Experience,
+  type Gate,
+  type PathId,
+  type PathPlace,
+} from './gates.ts';
 export { problemsOf, type Problem } from './problems.ts';
 export { CAUTIONS, cautionsOf, dueCautions, cautionsFor, type Caution } from './cautions.ts';
 export { allNotes, extentOf, type Extent } from './extent.ts';

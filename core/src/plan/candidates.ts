@@ -99,6 +99,11 @@ export function candidatesOf(request: SheetRequest, history: PracticeHistory): C
     (item) => !schooled.has(item.key) && isOpen(item),
   );
   const isNew = newTo(request.history, dayStart, request.experience);
+  /** What the player has opened and not yet played is what is waited for. */
+  const isJustOpened = (item: SheetItem) => {
+    const gate = gateOf(item);
+    return gate !== null && request.openGates.includes(gate) && isNew(item.family);
+  };
   const candidate = (item: SheetItem, extra: number, isSchool: boolean): Candidate => {
     const need = needFor(item.family, item.zone, item.midi);
     const stays = kept.includes(item.key);
@@ -109,7 +114,7 @@ export function candidatesOf(request: SheetRequest, history: PracticeHistory): C
     );
     const matters =
       (MATTERS[aim][item.family] ?? 1) *
-      (isAimed ? AIMED : 1) *
+      (isAimed || isJustOpened(item) ? AIMED : 1) *
       wishWeight(request.wishes, need.skill, item.zone);
     return {
       item,

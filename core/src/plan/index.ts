@@ -26,15 +26,7 @@ export { needOf, wentBadly, type Need } from './need.ts';
 export { practiceHistory, type PracticeHistory, type Tries } from './practiceHistory.ts';
 export { gateStates, type GateState } from './gates.ts';
 export { AIMS, pathOf, type Aim } from './schools.ts';
-export {
-  PATH_IDS,
-  PATHS,
-  pathProgress,
-  STEPS_OF_PATH,
-  type PathId,
-  type PathPlace,
-  type PathProgress,
-} from './paths.ts';
+export { PATHS, pathProgress, type PathProgress } from './paths.ts';
 export { learned, type Learned } from './learned.ts';
 export type { PlanWish } from './planWish.ts';
 export type { RoutineItem } from './routineItem.ts';

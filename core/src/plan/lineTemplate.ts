@@ -10,6 +10,7 @@ export interface LineTemplate {
   choices(note: number, day: number, wanted: readonly number[]): Choices;
 }
 
+/** A template of a line, in one line. */
 export function lineTemplate(
   family: FamilyId,
   isHeavy: boolean,

@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
-import { allNotes, familyById } from '../exercise/index.ts';
+import { familyById, PATH_IDS, STEPS_OF_PATH } from '../exercise/index.ts';
 import { hornById, HORNS, writtenMidi } from '../horn/index.ts';
 import { NO_FIGURES, type PractisedNote } from '../practice/index.ts';
 import { usualRequest } from '../testing/usualRequest.ts';
 import { learned } from './learned.ts';
-import { PATH_IDS, PATHS, pathProgress, STEPS_OF_PATH } from './paths.ts';
+import { PATHS, pathProgress } from './paths.ts';
 import { buildLines, type SheetItem } from './sheetItems.ts';
 import { todaySheet } from './todaySheet.ts';
 

@@ -1,19 +1,8 @@
-import { skillOf, type FamilyId } from '../exercise/index.ts';
+import { skillOf, type FamilyId, type PathId, type PathPlace } from '../exercise/index.ts';
 import { zoneOfNote, type PractisedNote, type Zone } from '../practice/index.ts';
 import { shownBy, type Evidence, type Shown } from './evidence.ts';
 import { GATE_EVIDENCE } from './gates.ts';
 import { lineTemplate, type LineTemplate } from './lineTemplate.ts';
-
-/** Six weeks that lead somewhere, a step a week. */
-export const PATH_IDS = ['firstTone', 'lowRegister', 'towardHigh'] as const;
-export type PathId = (typeof PATH_IDS)[number];
-export const STEPS_OF_PATH = 6;
-
-/** How a player stands on a path: on which step (from 0; six: at its end), since when, in ms. */
-export interface PathPlace {
-  step: number;
-  since: number;
-}
 
 /** A step: what is played, and what must go well before the next. */
 export interface PathStep {

@@ -11,6 +11,7 @@ export interface PlanWish {
 /** How much a wish counts against what the plan found. */
 const WEIGHT = { more: 2, less: 0.2 };
 
+/** How many times as much as the plan found a skill in a zone is worth to the player; 1 without a wish. */
 export const wishWeight = (wishes: readonly PlanWish[], skill: Skill, zone: Zone): number => {
   const own = wishes.find((each) => each.skill === skill && each.zone === zone);
   return own ? WEIGHT[own.wish] : 1;

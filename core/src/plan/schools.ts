@@ -1,9 +1,16 @@
-import { extentOf, familyById, type Choices, type FamilyId } from '../exercise/index.ts';
+import {
+  extentOf,
+  familyById,
+  PATH_IDS,
+  type Choices,
+  type FamilyId,
+  type PathId,
+} from '../exercise/index.ts';
 import { writtenMidi, type Horn, type WrittenMidi } from '../horn/index.ts';
 import { zoneOfNote } from '../practice/index.ts';
 import { keyOf, buildLines, NOTES_BY_ZONE, type PickNotes, type SheetItem } from './sheetItems.ts';
 import type { LineTemplate } from './lineTemplate.ts';
-import { PATH_IDS, PATHS, type PathId, type PathProgress } from './paths.ts';
+import { PATHS, type PathProgress } from './paths.ts';
 import type { PracticeHistory } from './practiceHistory.ts';
 import { tallyOf } from './need.ts';
 

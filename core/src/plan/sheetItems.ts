@@ -161,6 +161,7 @@ export function buildLines(
 export const sheetItems = (horn: Horn, day: number, setting?: LineSetting) =>
   buildLines(TEMPLATES, horn, day, setting);
 
+/** Long tones along the horn on a day, known apart from the same ones that a plan asks for. */
 export const fillerItems = (horn: Horn, day: number, tempoShare: number) =>
   buildLines(FILLERS, horn, day, { tempoShare }).map((item) => ({ ...item, key: `more/${item.key}` }));
 

@@ -1,8 +1,7 @@
-import type { Experience, FamilyId, Gate, Skill } from '../exercise/index.ts';
+import type { Experience, FamilyId, Gate, PathPlace, Skill } from '../exercise/index.ts';
 import type { Horn, WrittenMidi } from '../horn/index.ts';
 import type { PractisedNote, Zone } from '../practice/index.ts';
 import type { RoutineItem } from './routineItem.ts';
-import type { PathPlace } from './paths.ts';
 import type { PlanWish } from './planWish.ts';
 import type { Aim } from './schools.ts';
 

@@ -1,11 +1,11 @@
 import { expect, it } from 'vitest';
-import type { Experience } from '../exercise/index.ts';
+import { STEPS_OF_PATH, type Experience, type PathId, type PathPlace } from '../exercise/index.ts';
 import { hornById, writtenMidi } from '../horn/index.ts';
 import { NO_FIGURES, type PractisedNote } from '../practice/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { usualRequest } from '../testing/usualRequest.ts';
 import { GATE_EVIDENCE, gateOf, gateStates } from './gates.ts';
-import { pathProgress, STEPS_OF_PATH, type PathId, type PathPlace } from './paths.ts';
+import { pathProgress } from './paths.ts';
 import { shownBy } from './evidence.ts';
 import type { SheetItem } from './sheetItems.ts';
 import type { SheetLine } from './sheetLine.ts';

@@ -3,6 +3,7 @@ import type { PractisedNote } from '../practice/index.ts';
 
 /** Air and long tones: everything else is built on them, and nobody meets them as something new. */
 const BASICS: readonly FamilyId[] = ['airThenNote', 'longHold', 'swell', 'chromaticTones'];
+/** Whether a drill is one of air and long tones. */
 export const isBasic = (family: FamilyId) => BASICS.includes(family);
 
 /** What somebody who has played for some years has met before they met this app. */
@@ -28,7 +29,7 @@ const MET_BEFORE: Record<Experience, readonly FamilyId[]> = {
   ],
 };
 
-/** In the first year the same drill goes slower. */
+/** The share of its usual tempo at which a drill is asked for: in the first year the same one goes slower. */
 export const tempoShareOf = (experience: Experience | null) => (experience === 'firstYear' ? 0.8 : 1);
 
 /** So many drills that were never played before come in a day: a new one takes attention that the others need too. */

@@ -107,13 +107,48 @@ test('a first-year player’s sheet waits with subtone, widening swells and alti
   await expect(sheet).not.toContainText(/subtone/i);
   const notYet = page.getByTestId('not-yet');
   await notYet.getByText('Not on the sheet yet').click();
-  await expect(notYet.getByRole('button')).toHaveCount(3);
+  await expect(notYet.getByRole('button')).toHaveCount(5);
   await expect(notYet).toContainText(
     'Altissimo, when 7 of 10 third and fourth partials in a row on B flat 3 or B3 go as written. None played yet.',
   );
   await notYet.getByRole('button', { name: 'Put on the sheet now' }).last().click();
-  await expect(notYet.getByRole('button')).toHaveCount(2);
+  await expect(notYet.getByRole('button')).toHaveCount(4);
   await expect(sheet).toContainText('Does it speak?');
   await page.reload();
   await expect(sheet).toContainText('Does it speak?');
+});
+
+test('a path leads the sheet and says why; one goes on, back and away as one likes; the plan can be corrected', async ({
+  page,
+}) => {
+  await page.goto('/today');
+  const path = page.getByTestId('path');
+  await expect(path).toHaveCount(0);
+  await page.getByLabel('Focus').selectOption({ label: 'first tone weeks' });
+  await expect(path).toHaveAttribute('data-step', '0');
+  await expect(path).toContainText('Step 1 of 6: A note that stands');
+  await expect(path).toContainText('6 of 8 in a row as written are needed. Practised on 0 of 5 days.');
+  await expect(page.getByTestId('sheet')).toContainText('Step 1 of your path.');
+  await path.getByRole('button', { name: 'Next step now' }).click();
+  await expect(path).toContainText('Out of the air');
+  await page.reload();
+  await expect(path).toHaveAttribute('data-step', '1');
+  await page.getByLabel('Focus').selectOption({ label: 'three zones' });
+  await expect(path).toHaveCount(0);
+  // Whoever comes back stands where they stood.
+  await page.getByLabel('Focus').selectOption({ label: 'first tone weeks' });
+  await expect(path).toHaveAttribute('data-step', '1');
+  await path.getByRole('button', { name: 'Back one step' }).click();
+  await expect(path).toHaveAttribute('data-step', '0');
+
+  await page.getByLabel('Focus').selectOption({ label: 'three zones' });
+  await page.getByRole('link', { name: 'Why these lines?' }).click();
+  const known = page.getByTestId('learned');
+  await expect(known).toContainText('Not tried yet.');
+  const wish = known.getByRole('group', { name: 'long tones, the low notes' });
+  await wish.getByRole('radio', { name: 'less' }).click();
+  await page.reload();
+  await expect(wish.getByRole('radio', { name: 'less' })).toBeChecked();
+  await wish.getByRole('radio', { name: 'as planned' }).click();
+  await expect(wish.getByRole('radio', { name: 'as planned' })).toBeChecked();
 });

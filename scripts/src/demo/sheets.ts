@@ -88,6 +88,8 @@ export function playSheets(beside: readonly DemoTake[], tell: (day: number) => v
         focus: [],
         experience: null,
         openGates: [],
+        path: null,
+        wishes: [],
       });
       const lines = sheet.flatMap(({ item, key }) => (item && key !== 'opening/airThenNote' ? [item] : []));
       const most = daysAgo <= SCENES_FROM ? LINES_BESIDE_SCENES : LINES_A_DAY;

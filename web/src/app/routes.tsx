@@ -30,6 +30,7 @@ export function createRouter(door: SessionDoor) {
             // The demo has something to show; a player's own house is entered with the horn in hand.
             { index: true, element: <Navigate to={isDemo ? '/today' : '/stand'} replace /> },
             { path: 'today', lazy: room(() => import('../features/today/TodayRoom.tsx')) },
+            { path: 'today/why', lazy: room(() => import('../features/today/PlanRoom.tsx')) },
             { path: 'stand', lazy: room(() => import('../features/stand/FreeDeskRoom.tsx')) },
             { path: 'stand/swell', lazy: room(() => import('../features/stand/SwellRoom.tsx')) },
             { path: 'stand/drill/:familyId', lazy: room(() => import('../features/stand/DrillRoom.tsx')) },

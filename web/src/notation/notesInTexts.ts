@@ -3,7 +3,7 @@ import i18next from 'i18next';
 import { shortNote } from './NoteGlyph.tsx';
 
 /** Notes that explaining texts speak of, as `{{n65}}`: written MIDI numbers. */
-const NOTES = [58, 59, 61, 65, 67, 69, 72, 74, 81, 86, 91];
+const NOTES = [58, 59, 60, 61, 62, 65, 67, 69, 71, 72, 74, 81, 86, 91];
 
 let named = '';
 

@@ -38,7 +38,23 @@ const EDGES: [Name, unknown[], unknown[]][] = [
   ['tempoBpm', [20, 300], [19, 301, '60']],
   ['minutes', [null, 1, 240], [0, 241, undefined]],
   ['experience', [null, 'firstYear', 'advanced'], ['beginner', '', undefined]],
-  ['openGates', [[], ['subtone', 'altissimo']], [['all'], 'subtone', null, Array(4).fill('subtone')]],
+  ['openGates', [[], ['subtone', 'altissimo']], [['all'], 'subtone', null, Array(6).fill('subtone')]],
+  [
+    'paths',
+    [{}, { firstTone: { step: 0, since: 0 }, towardHigh: { step: 6, since: 1e12 } }],
+    [
+      { firstTone: { step: 7, since: 0 } },
+      { firstTone: { step: 1.5, since: 0 } },
+      { lowRegister: { step: 1 } },
+      [],
+      null,
+    ],
+  ],
+  [
+    'planWishes',
+    [[], [{ skill: 'hold', zone: 'low', wish: 'more' }]],
+    [[{ skill: 'hold', zone: 'low', wish: 'never' }], [{ skill: 'hold', wish: 'more' }], {}, null],
+  ],
   ['beatsPerBar', [1, 12], [0, 13, 3.5]],
   ['subdivision', [1, 4], [0, 5, 2.5]],
   [

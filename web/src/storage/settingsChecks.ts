@@ -1,4 +1,12 @@
-import { CAUTIONS, EXPERIENCES, GATES, LEAST_MIDI, MOST_MIDI } from '@inner-hum/core/exercise';
+import {
+  CAUTIONS,
+  EXPERIENCES,
+  GATES,
+  LEAST_MIDI,
+  MOST_MIDI,
+  PATH_IDS,
+  STEPS_OF_PATH,
+} from '@inner-hum/core/exercise';
 import { HORN_IDS, TOP_KEYS } from '@inner-hum/core/horn';
 import type { SettingsRecord } from './settingsRecord.ts';
 
@@ -80,6 +88,9 @@ export const SETTINGS_CHECKS: Record<Exclude<keyof SettingsRecord, 'id'>, Check>
   minutes: areMinutes,
   experience: orNull(oneOf(...EXPERIENCES)),
   openGates: listOf(oneOf(...GATES), GATES.length),
+  paths: someOf(PATH_IDS, shaped({ step: whole(0, STEPS_OF_PATH), since: between(0, 1e15) })),
+  // A wish about what the plan does not know changes nothing.
+  planWishes: listOf(shaped({ skill: isText(20), zone: isText(20), wish: oneOf('more', 'less') }), 100),
   beatsPerBar: whole(1, 12),
   subdivision: whole(1, 4),
   accent: isFlag,

@@ -1,6 +1,7 @@
-import type { Caution, Experience, Gate } from '@inner-hum/core/exercise';
+import type { Caution, Experience, Gate, PathId, PathPlace } from '@inner-hum/core/exercise';
 import type { CsvStyle } from '@inner-hum/core/formats';
 import type { HornId, NoteNaming, NoteRange, TopKey } from '@inner-hum/core/horn';
+import type { PlanWish } from '@inner-hum/core/plan';
 import { SUBTONE_WINDOW, type SubtoneWindow, type ToleranceId } from '@inner-hum/core/judge';
 
 /** One row, id `settings`. */
@@ -36,6 +37,10 @@ export interface SettingsRecord {
   experience: Experience | null;
   /** What the player wants on the sheet before it has opened by itself. */
   openGates: readonly Gate[];
+  /** Where the player stands on each path that was begun. */
+  paths: Partial<Record<PathId, PathPlace>>;
+  /** What the player wants more or less of than the plan found. */
+  planWishes: readonly PlanWish[];
   /** Of the free desk; an exercise has its own. */
   beatsPerBar: number;
   /** Clicks a beat, and whether the first of a bar is louder. */
@@ -119,6 +124,8 @@ export const DEFAULT_SETTINGS: SettingsRecord = {
   minutes: null,
   experience: null,
   openGates: [],
+  paths: {},
+  planWishes: [],
   beatsPerBar: 4,
   subdivision: 1,
   accent: true,

@@ -1,6 +1,18 @@
 import { familyById, type Gate } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
-import { gateStates, todaySheet, wentBadly, type GateState, type SheetLine } from '@inner-hum/core/plan';
+import {
+  gateStates,
+  learned,
+  pathOf,
+  pathProgress,
+  todaySheet,
+  wentBadly,
+  type GateState,
+  type Learned,
+  type PathProgress,
+  type SheetRequest,
+  type SheetLine,
+} from '@inner-hum/core/plan';
 import { FIGURES, isFigure } from '@inner-hum/core/figures';
 import { unpackNotes, zoneOfNote, type PractisedNote } from '@inner-hum/core/practice';
 import { differenceInCalendarDays, startOfDay, subDays } from 'date-fns';
@@ -44,6 +56,10 @@ export interface Today {
   shut: GateState[];
   /** What has opened by what was played and is not written down yet: it stays open, however long ago that will be. */
   earned: Gate[];
+  /** How far the path has come that is followed; null: none is. */
+  progress: PathProgress | null;
+  /** What the plan knows of the player. */
+  learned: Learned[];
   /** Checks of the horn that are due. */
   due: DueCheck[];
   /** Takes that are nowhere but in this browser, where it is time to save them; else 0. */
@@ -85,7 +101,9 @@ export function useToday(day: number): Today | null {
     const { settings, horn, sheet, notes, routine, playingLoad, aims, due, atRisk } = read;
     const { minutes, aim, family, plannedAt, kept, notToday, done } = sheet;
     const dayStart = startOfDay(plannedAt).getTime();
-    const lines = todaySheet({
+    const path = pathOf(aim);
+    const place = (path && settings.paths[path]) ?? { step: 0, since: dayStart };
+    const request: SheetRequest = {
       horn,
       minutes,
       aim,
@@ -103,20 +121,24 @@ export function useToday(day: number): Today | null {
       notToday,
       experience: settings.experience,
       openGates: settings.openGates,
+      path: place,
+      wishes: settings.planWishes,
       focus: aims.map(({ goal: { measure, scope } }) => ({
         ...scope,
         skill: isFigure(measure) ? FIGURES[measure].skill : null,
       })),
-    });
+    };
     const since = notes.filter(({ at }) => at >= dayStart);
     const gates = gateStates(notes, settings.experience, settings.openGates);
     return {
       settings,
       horn,
       sheet,
-      lines,
+      lines: todaySheet(request),
       since,
       aims,
+      progress: path && pathProgress(path, place, notes),
+      learned: learned(request),
       shut: gates.filter(({ isOpen }) => !isOpen),
       earned: gates.flatMap(({ gate, isEarned }) =>
         isEarned && !settings.openGates.includes(gate) ? [gate] : [],

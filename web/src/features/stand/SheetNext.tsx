@@ -7,7 +7,8 @@ import { familyName } from '../../notation/index.ts';
 import { useCountdown } from '../../session/index.ts';
 import { ActionButton, ActionLink } from '../../ui/index.ts';
 
-const REST_SECONDS = 12;
+/** Where the line is not known. */
+const USUAL_REST_SECONDS = 12;
 
 interface SheetNextProps {
   /** The line of today's sheet that is played. */
@@ -22,7 +23,8 @@ export function SheetNext({ line, isOver }: SheetNextProps) {
   const [opened] = useState(() => Date.now());
   const today = useToday(opened);
   const [waits, setWaits] = useState(false);
-  const left = useCountdown(REST_SECONDS, isOver && !waits);
+  const rest = today?.lines.find(({ key }) => key === line)?.restSeconds ?? USUAL_REST_SECONDS;
+  const left = useCountdown(rest, isOver && !waits);
   const [badly, setBadly] = useState<BadLine | null>(null);
   const next = today && lineAfter(today, line);
   const to = today && (next && isPlayable(next) ? lineAddress(next, today.horn) : '/today');

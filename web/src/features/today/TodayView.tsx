@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { FAMILIES, type Gate } from '@inner-hum/core/exercise';
-import { AIMS } from '@inner-hum/core/plan';
+import { FAMILIES, PATH_IDS, type Gate, type PathId } from '@inner-hum/core/exercise';
+import { AIMS, pathOf } from '@inner-hum/core/plan';
 import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
 import { isPlayable, lineAddress, type Today } from '../../today/index.ts';
@@ -10,6 +10,7 @@ import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/
 import { dateText } from '../../words/index.ts';
 import { LineRow } from './LineRow.tsx';
 import { NotYetLines } from './NotYetLines.tsx';
+import { PathPanel } from './PathPanel.tsx';
 import { SheetAccount } from './SheetAccount.tsx';
 
 interface TodayViewProps {
@@ -23,6 +24,8 @@ interface TodayViewProps {
   onAllToday(): void;
   onPlanAnew(): void;
   onOpenGate(gate: Gate): void;
+  /** Goes to a step of a path. */
+  onStep(path: PathId, step: number): void;
 }
 
 const MINUTES = [5, 10, 15, 20, 30] as const;
@@ -55,7 +58,16 @@ export function TodayView(props: TodayViewProps) {
               label={t('today.aim')}
               value={sheet.aim}
               onChange={onAim}
-              plain={AIMS.map((aim) => ({ value: aim, label: t(`today.aims.${aim}`) }))}
+              plain={AIMS.filter((aim) => !pathOf(aim)).map((aim) => ({
+                value: aim,
+                label: t(`today.aims.${aim}`),
+              }))}
+              groups={[
+                {
+                  label: t('today.paths'),
+                  options: PATH_IDS.map((id) => ({ value: id, label: t(`today.aims.${id}`) })),
+                },
+              ]}
             />
             {sheet.aim === 'family' && (
               <Select
@@ -127,6 +139,7 @@ export function TodayView(props: TodayViewProps) {
           </ActionLink>
         </Box>
       )}
+      {today.progress && <PathPanel progress={today.progress} onStep={props.onStep} />}
       {begun && <SheetAccount today={today} />}
       <Box as="ol" data-testid="sheet">
         {lines.map((line, i) => (
@@ -145,6 +158,11 @@ export function TodayView(props: TodayViewProps) {
             onNotToday={() => onNotToday(line.familyAndZone)}
           />
         ))}
+      </Box>
+      <Box mt="4">
+        <ActionLink look="plain" to="/today/why">
+          {t('plan.link')}
+        </ActionLink>
       </Box>
       <NotYetLines shut={today.shut} onOpen={props.onOpenGate} />
     </Box>

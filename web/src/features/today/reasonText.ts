@@ -3,7 +3,8 @@ import type { Reason } from '@inner-hum/core/plan';
 import type { TFunction } from 'i18next';
 import { signedNote } from '../../notation/index.ts';
 
-const whenText = (days: number, t: TFunction) =>
+/** How long ago, in days. */
+export const whenText = (days: number, t: TFunction) =>
   days === 0 ? t('today.earlier') : t('today.daysAgo', { count: days });
 
 /** Why a line stands on the sheet, in one sentence with its figure. */
@@ -21,6 +22,8 @@ export function reasonText(reason: Reason, isAir: boolean, naming: NoteNaming, t
     case 'free':
     case 'school':
       return t(`today.why.${reason.kind}`);
+    case 'path':
+      return t('today.why.path', { step: reason.step + 1 });
     case 'covers':
       return t('today.why.covers', { done: reason.done, count: reason.count });
     case 'routine':
