@@ -76,6 +76,7 @@ const webFolders = [
   'forms',
   'housekeeping',
   'today',
+  'books',
 ];
 const webMay = {
   words: [],
@@ -90,11 +91,13 @@ const webMay = {
   archive: ['storage'],
   workers: ['archive', 'storage'],
   addresses: ['storage'],
-  files: ['notation', 'ui', 'storage', 'workers'],
+  files: ['books', 'notation', 'ui', 'storage', 'workers'],
   session: ['addresses', 'files', 'notation', 'ui', 'storage', 'audio', 'workers', 'words'],
   housekeeping: ['session', 'storage', 'workers'],
   today: ['addresses', 'storage', 'words'],
+  books: ['storage', 'ui'],
   features: [
+    'books',
     'addresses',
     'files',
     'forms',

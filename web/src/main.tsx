@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { keepAppOffline } from './app/appUpdate.ts';
 import { databaseName, isDemo } from './app/mode.ts';
+import { purgeBooks } from './books/books.ts';
 import { painted, showOpening } from './app/opening.ts';
 import { store } from './app/store.ts';
 import { createStorageMaintenance, isClockSetBack } from './housekeeping/index.ts';
@@ -59,6 +60,7 @@ async function tidyUp() {
   if (await isClockSetBack(Date.now())) store.dispatch(problemRaised('clockBack'));
   await purgeDeleted(Date.now());
   await purgeOwnExercises(Date.now());
+  await purgeBooks(Date.now());
   await navigator.storage?.persist?.();
   storageMaintenance.wake();
   // Long after the first room stands, and before anyone has written a note.

@@ -18,6 +18,7 @@ import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { readSettings } from '../storage/index.ts';
 import { usePrintedKey } from '../ui/index.ts';
+import { BookChoice } from '../books/index.ts';
 import { OpenedFiles } from './OpenedFiles.tsx';
 import { Notices } from './Notices.tsx';
 
@@ -87,6 +88,9 @@ export function Shell() {
           whiteSpace="pre-line"
         >
           {t('app.nameInTwoLines')}
+        </Box>
+        <Box display={{ base: 'none', md: 'block' }}>
+          <BookChoice />
         </Box>
         <Flex as="ul" direction={{ base: 'row', md: 'column' }} h={{ base: 'full', md: 'auto' }}>
           {ROOMS.map((room, i) => (
@@ -202,6 +206,9 @@ function MorePlaces({ pathname }: { pathname: string }) {
             <RoomLink room={room} />
           </li>
         ))}
+        <li>
+          <BookChoice />
+        </li>
       </Box>
     </chakra.details>
   );

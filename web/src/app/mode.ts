@@ -1,3 +1,5 @@
+import { databaseOf, openedBook } from '../books/books.ts';
+
 function meta(name: string): string | null {
   return document.querySelector<HTMLMetaElement>(`meta[name="${name}"]`)?.content ?? null;
 }
@@ -5,8 +7,8 @@ function meta(name: string): string | null {
 /** Whether the server was started with demo data. */
 export const isDemo = meta('inner-hum-mode') === 'demo';
 
-/** The demo's takes live in a database of their own. */
-export const databaseName = isDemo ? 'inner-hum-demo' : 'inner-hum';
+/** Each book has a database of its own, and so have the demo's takes. */
+export const databaseName = isDemo ? 'inner-hum-demo' : databaseOf(openedBook());
 
 /** The nonce that lets this page, and nobody else, add styles. */
 export const styleNonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '';

@@ -1,6 +1,13 @@
+import { openedBook } from '../books/index.ts';
 import { dayOf } from '../storage/index.ts';
 import { downloadFile } from '../ui/index.ts';
 
-/** Hands an archive of everything over, under the day's name. */
-export const saveArchive = (archive: Blob) =>
-  downloadFile(`inner-hum ${dayOf(Date.now())}.zip`, archive, 'application/zip');
+/** Hands an archive of everything over, under the book's name and the day's: books are told apart by their files too. */
+export function saveArchive(archive: Blob): void {
+  // Some signs are none of a file's name.
+  const book = openedBook()
+    .name.replaceAll(/[^\p{L}\p{N} ._-]/gu, '')
+    .trim();
+  const name = ['inner-hum', book, dayOf(Date.now())].filter((part) => part !== '').join(' ');
+  downloadFile(`${name}.zip`, archive, 'application/zip');
+}

@@ -87,3 +87,4 @@ export * from './trials.ts';
 export * from './aims.ts';
 export { pastOf } from './pastOf.ts';
 export { csvStyle } from './csvStyle.ts';
+export { eraseDatabase } from './eraseDatabase.ts';

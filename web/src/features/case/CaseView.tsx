@@ -1,4 +1,5 @@
 import { CAUTIONS, EXPERIENCES } from '@inner-hum/core/exercise';
+import { hasBooks } from '../../books/index.ts';
 import { Box, Flex } from '@chakra-ui/react';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES, type ToleranceId } from '@inner-hum/core/judge';
@@ -7,6 +8,7 @@ import { useTranslation } from 'react-i18next';
 import { ActionLink, Choice, NumberField, RoomHeading, Section, useAddressedPart } from '../../ui/index.ts';
 import type { CalibrationRecord, SettingsChange, SettingsRecord } from '../../storage/index.ts';
 import { dateText, LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
+import { BookFields } from './BookFields.tsx';
 import { CapFields } from './CapFields.tsx';
 import { HornCheckFields } from './HornCheckFields.tsx';
 import { InstallLine } from './InstallLine.tsx';
@@ -133,6 +135,7 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
           <InstallLine />
         </>,
       )}
+      {hasBooks && section('books', t('book.title'), <BookFields />)}
       {section(
         'backup',
         t('case.keeping'),

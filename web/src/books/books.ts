@@ -1,0 +1,94 @@
+import { eraseDatabase } from '../storage/index.ts';
+import { nameApart, readBooks, type Book } from './bookList.ts';
+
+// The list of books is known before any database is open, so it lies beside them. A tab stays in its book; a new one opens the last.
+
+const LIST = 'inner-hum-books';
+const OPEN = 'inner-hum-book';
+const DATABASE = 'inner-hum';
+/** What was put away can be had back for so long. */
+const KEPT_DAYS = 30;
+
+function canKeepList(): boolean {
+  try {
+    return localStorage.length >= 0;
+  } catch {
+    return false;
+  }
+}
+
+/** The demo has takes of its own and no books; where the browser keeps nothing there is one book alone. */
+export const hasBooks =
+  document.querySelector<HTMLMetaElement>('meta[name="inner-hum-mode"]')?.content !== 'demo' && canKeepList();
+
+/** Reads what the browser may refuse to give. */
+function read(from: 'local' | 'session', key: string): string | null {
+  try {
+    return (from === 'local' ? localStorage : sessionStorage).getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+/** Every book, those put away too. */
+const allBooks = () => readBooks(read('local', LIST));
+const write = (books: readonly Book[]) => localStorage.setItem(LIST, JSON.stringify(books));
+const change = (id: string, changed: Partial<Book>) =>
+  write(allBooks().map((book) => (book.id === id ? { ...book, ...changed } : book)));
+
+/** The books in use, the first one first. */
+export const listBooks = (): Book[] => allBooks().filter(({ removedAt }) => removedAt === null);
+
+/** The book this tab is in. */
+export function openedBook(): Book {
+  const books = listBooks();
+  const id = read('session', OPEN) ?? read('local', OPEN);
+  return books.find((book) => book.id === id) ?? books[0];
+}
+
+/** The database of a book. */
+export const databaseOf = ({ id }: Pick<Book, 'id'>) => (id === '' ? DATABASE : `${DATABASE}-${id}`);
+
+/** Stays in a book, in this tab and whenever the app is opened anew. */
+function stayIn({ id }: Book) {
+  sessionStorage.setItem(OPEN, id);
+  localStorage.setItem(OPEN, id);
+}
+
+/** Turns to a book: everything is read anew, as all that is on screen is of the other one. */
+export function turnTo(book: Book, address = '/'): void {
+  stayIn(book);
+  window.location.assign(address);
+}
+
+/** A new book, told apart from those there are. */
+export function addBook(name: string): Book {
+  const books = allBooks();
+  const book = { id: crypto.randomUUID().slice(0, 8), name: nameApart(name, books), removedAt: null };
+  write([...books, book]);
+  return book;
+}
+
+/** Names a book. */
+export function nameBook(id: string, name: string): void {
+  change(id, {
+    name: nameApart(
+      name,
+      allBooks().filter((book) => book.id !== id),
+    ),
+  });
+}
+
+/** Puts a book away, or (null) takes it back. */
+export const removeBook = (id: string, removedAt: number | null): void => change(id, { removedAt });
+
+/** Erases books that were put away long ago. */
+export async function purgeBooks(now: number): Promise<void> {
+  const old = allBooks().filter(
+    ({ removedAt }) => removedAt !== null && now - removedAt > KEPT_DAYS * 86_400_000,
+  );
+  for (const book of old) {
+    await eraseDatabase(databaseOf(book));
+    write(allBooks().filter(({ id }) => id !== book.id));
+  }
+}
