@@ -20,6 +20,15 @@ export {
 export { decodeFlac, encodeFlac } from './flac.ts';
 export { framesFromBytes, framesToBytes } from './frameBytes.ts';
 export { readJson } from './readJson.ts';
+export {
+  parseTask,
+  TASK_LIMITS,
+  taskFromFragment,
+  taskToFragment,
+  taskToText,
+  type Task,
+  type TaskItem,
+} from './task.ts';
 export { mapToCsv, type MappedNote } from './mapTable.ts';
 export { BYTE_ORDER_MARK, CSV_STYLES, toCsv, type Cell, type CsvStyle } from './csv.ts';
 export { notesToCsv, notesToJson, takesToCsv, type TabledTake } from './noteTable.ts';

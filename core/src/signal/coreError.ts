@@ -11,6 +11,7 @@ export type CoreErrorCode =
   | 'flac-unwritable'
   | 'score-unreadable'
   | 'json-unreadable'
+  | 'task-unreadable'
   | 'calibration-impossible';
 
 /** Why something from outside is not read, for a player: the interface has a sentence for each, in every language. */
@@ -41,6 +42,8 @@ export const REASONS = [
   'notJson',
   'forbiddenField',
   'exercise',
+  'notTask',
+  'newer',
 ] as const;
 export interface Reason {
   name: (typeof REASONS)[number];
