@@ -24,6 +24,7 @@ export const ROOMS = [
   '/takes?words=nowhere',
   '/takes',
   '/reading',
+  '/task/new?of=longHold',
   '/stand',
   '/case',
   '/case/calibrate',

@@ -31,7 +31,7 @@ export const TASK_LIMITS = { from: 60, note: 500, items: 12, link: 2000 };
 const FORMAT = 'inner-hum-task';
 const VERSION = 1;
 /** Letters of a link that is looked at, and bytes that may come of it. */
-const MOST_LETTERS = 10_000;
+const MOST_LETTERS = 100_000;
 const MOST_BYTES = 200_000;
 const MOST_CHOICES = 40;
 const MOST_WORD = 200;

@@ -8,7 +8,7 @@ import { KeysPanel } from './KeysPanel.tsx';
 import { applyTheme } from './applyTheme.ts';
 
 /** Where a first visitor may go before the questions are answered. */
-const OPEN_TO_ALL = ['/welcome', '/reading'];
+const OPEN_TO_ALL = ['/welcome', '/reading', '/task'];
 
 /** Wears the player's theme and language, and sends a first visitor to the questions. */
 export function Doorway() {

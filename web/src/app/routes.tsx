@@ -31,6 +31,8 @@ export function createRouter(door: SessionDoor) {
             { index: true, element: <Navigate to={isDemo ? '/today' : '/stand'} replace /> },
             { path: 'today', lazy: room(() => import('../features/today/TodayRoom.tsx')) },
             { path: 'today/why', lazy: room(() => import('../features/today/PlanRoom.tsx')) },
+            { path: 'task', lazy: room(() => import('../features/task/TaskRoom.tsx')) },
+            { path: 'task/new', lazy: room(() => import('../features/task/NewTaskRoom.tsx')) },
             { path: 'stand', lazy: room(() => import('../features/stand/FreeDeskRoom.tsx')) },
             { path: 'stand/swell', lazy: room(() => import('../features/stand/SwellRoom.tsx')) },
             { path: 'stand/drill/:familyId', lazy: room(() => import('../features/stand/DrillRoom.tsx')) },

@@ -69,6 +69,14 @@ export const manifestSchema = yup.object({
       to: dayOrNot,
       hornId: yup.string().oneOf(HORN_IDS).nullable().defined(),
       sound: yup.boolean().required(),
+      report: yup
+        .object({
+          taskId: yup.string().max(80).required(),
+          by: yup.string().max(60).defined(),
+          shelf: yup.array(yup.string().max(100).required()).max(20).required(),
+        })
+        .nullable()
+        .default(null),
     })
     .required(),
 });

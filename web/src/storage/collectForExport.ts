@@ -15,6 +15,8 @@ export interface Choice {
   to: string | null;
   hornId: HornId | null;
   sound: boolean;
+  /** A report on a task: its takes alone, and what they are read by. */
+  report?: { taskId: string; by: string; shelf: readonly string[] } | null | undefined;
 }
 
 export const EVERYTHING: Choice = { from: null, to: null, hornId: null, sound: true };
@@ -32,7 +34,8 @@ export interface ChosenTake extends Pick<TakeRecord, 'id' | 'day' | 'roundId'> {
 export async function collectTakes(choice: Choice): Promise<ChosenTake[]> {
   const found: ChosenTake[] = [];
   await takesWithin(choice.from ?? '', choice.to ?? AFTER_EVERY_DAY).each((take) => {
-    if (isListed(take) && (!choice.hornId || take.hornId === choice.hornId))
+    const isOfReport = !choice.report || choice.report.shelf.includes(take.keys?.shelf ?? '');
+    if (isListed(take) && isOfReport && (!choice.hornId || take.hornId === choice.hornId))
       found.push({
         id: take.id,
         day: take.day,
@@ -94,6 +97,25 @@ interface AnyRow {
   deletedAt?: number | null;
 }
 
+/** What a report leaves out: everything that is of the player alone. */
+const OF_REPORT: readonly SmallTable[] = [
+  'settings',
+  'calibrations',
+  'mouthpieces',
+  'rounds',
+  'performances',
+];
+
+function isOfReport(
+  table: SmallTable,
+  row: AnyRow,
+  { taskId, shelf }: NonNullable<Choice['report']>,
+): boolean {
+  if (table === 'tasks') return row.id === taskId;
+  if (table === 'exercises') return shelf.includes(`own.${row.id}`);
+  return OF_REPORT.includes(table);
+}
+
 /** Whether a row goes along: what belongs to a take, a day or a horn goes with it, everything else always. */
 function isChosen(
   table: SmallTable,
@@ -102,6 +124,7 @@ function isChosen(
   of: { takes: Set<string>; rounds: Set<string> },
 ) {
   if (row.deletedAt) return false;
+  if (choice.report && !isOfReport(table, row, choice.report)) return false;
   if (choice.hornId && row.hornId && row.hornId !== choice.hornId) return false;
   if (row.day !== undefined && !isWithin(row.day, choice)) return false;
   if (table === 'performances') return of.takes.has(row.takeId ?? '');
@@ -111,7 +134,7 @@ function isChosen(
 
 /** Whether a choice leaves nothing out. */
 export const isWhole = (choice: Choice) =>
-  choice.from === null && choice.to === null && choice.hornId === null && choice.sound;
+  choice.from === null && choice.to === null && choice.hornId === null && choice.sound && !choice.report;
 
 /** The rows of a table that belong to a choice; `of` are the takes that do. */
 export async function collectRows(

@@ -13,6 +13,7 @@ export type {
 } from './gearRecords.ts';
 export type {
   AimRecord,
+  TaskRecord,
   CalibrationRecord,
   DayNoteRecord,
   FolderRecord,
@@ -85,6 +86,7 @@ export * from './dayNotes.ts';
 export { putMany, type ManyRows } from './bulk.ts';
 export * from './trials.ts';
 export * from './aims.ts';
+export * from './tasks.ts';
 export { pastOf } from './pastOf.ts';
 export { csvStyle } from './csvStyle.ts';
 export { eraseDatabase } from './eraseDatabase.ts';

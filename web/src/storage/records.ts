@@ -1,4 +1,5 @@
-import type { DynamicScale, Exercise, FamilyId } from '@inner-hum/core/exercise';
+import type { Choices, DynamicScale, Exercise, FamilyId } from '@inner-hum/core/exercise';
+import type { Task } from '@inner-hum/core/formats';
 import type { FrameColumns } from '@inner-hum/core/hearing';
 import type { HornId, WrittenMidi } from '@inner-hum/core/horn';
 import type { PitchGuess, PlayingLoad, TakeAnalysis, TakeContext, TakeLoudness } from '@inner-hum/core/judge';
@@ -129,6 +130,23 @@ export interface AimRecord {
   createdAt: number;
   /** Put away as reached or no longer wanted, in ms; null while it counts. */
   doneAt: number | null;
+}
+
+/** What a teacher asked for, and a pupil keeps. */
+export interface TaskRecord {
+  id: string;
+  /** Who gave it, in their own words. */
+  from: string;
+  note: string;
+  /** `yyyy-MM-dd`; null: no day. */
+  byDay: string | null;
+  /** Drills with what was chosen of them, and exercises that lie on the shelf. */
+  items: { family: FamilyId | null; choices: Choices; exerciseId: string | null }[];
+  path: Task['path'];
+  /** In ms. */
+  createdAt: number;
+  doneAt: number | null;
+  deletedAt: number | null;
 }
 
 /** What the player decided on one fingering of a high note; what nothing was decided on has no row. */

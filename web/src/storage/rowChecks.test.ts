@@ -21,6 +21,20 @@ const NOW = Date.UTC(2026, 2, 14);
 const GOOD = {
   rounds: { id: 'r', startedAt: NOW, hornId: 'alto', exercise, address: '/stand/drill/swell?note=67' },
   exercises: { id: 'e', exercise, createdAt: NOW, changedAt: NOW, deletedAt: null },
+  tasks: {
+    id: 'k',
+    from: 'the teacher',
+    note: 'softly',
+    byDay: null,
+    items: [
+      { family: 'longHold', choices: { note: 60 }, exerciseId: null },
+      { family: null, choices: {}, exerciseId: 'own-1' },
+    ],
+    path: { id: 'lowRegister', step: 2 },
+    createdAt: NOW,
+    doneAt: null,
+    deletedAt: null,
+  },
   aims: {
     id: 'a',
     hornId: 'alto',
@@ -99,6 +113,11 @@ it.each<[keyof typeof GOOD, string, object]>([
   ['aims', 'a target that is no number', { goal: { ...aim.goal, target: Number.NaN } }],
   ['aims', 'a day that is none', { byDay: '2026-02-30' }],
   ['aims', 'no goal', { goal: null }],
+  ['tasks', 'a drill that is none', { items: [{ family: 'juggling', choices: {}, exerciseId: null }] }],
+  ['tasks', 'thirteen things', { items: Array(13).fill({ family: null, choices: {}, exerciseId: 'x' }) }],
+  ['tasks', 'a step that is none', { path: { id: 'lowRegister', step: 6 } }],
+  ['tasks', 'a note without end', { note: 'x'.repeat(501) }],
+  ['tasks', 'no items', { items: null }],
   ['trials', 'a question that is none', { question: 'why' }],
   ['trials', 'a figure that is none', { measure: 'luck' }],
   ['trials', 'more pairs than a life has', { pairs: 1e6 }],

@@ -1,11 +1,15 @@
 import {
+  FAMILIES,
   LEAST_MIDI,
   MOST_MIDI,
   MOST_PLAYED,
+  PATH_IDS,
+  STEPS_OF_PATH,
   playedItems,
   scoreOf,
   type Exercise,
 } from '@inner-hum/core/exercise';
+import { TASK_LIMITS } from '@inner-hum/core/formats';
 import { MAX_RATE_HZ, MIN_RATE_HZ } from '@inner-hum/core/hearing';
 import { analysisFault, type TakeAnalysis } from '@inner-hum/core/judge';
 import { AIMS } from '@inner-hum/core/plan';
@@ -176,6 +180,42 @@ const CHECKS: Record<OwnTable, yup.ObjectSchema<yup.AnyObject>> = {
     profile: yup.object().required(),
     faults: yup.array().required(),
     seed: finite,
+  }),
+  tasks: yup.object({
+    id,
+    from: text(TASK_LIMITS.from),
+    note: text(TASK_LIMITS.note),
+    byDay: dayOrNot,
+    items: yup
+      .array(
+        yup.object({
+          family: yup
+            .string()
+            .oneOf(FAMILIES.map(({ id: family }) => family))
+            .nullable()
+            .defined(),
+          choices: yup.object().required(),
+          exerciseId: yup.string().max(80).nullable().defined(),
+        }),
+      )
+      .max(TASK_LIMITS.items)
+      .required(),
+    path: yup
+      .object({
+        id: yup.string().oneOf(PATH_IDS).required(),
+        step: yup
+          .number()
+          .integer()
+          .min(0)
+          .max(STEPS_OF_PATH - 1)
+          .required(),
+      })
+      .nullable()
+      .default(undefined)
+      .defined(),
+    createdAt: time,
+    doneAt: timeOrNot,
+    deletedAt: timeOrNot,
   }),
   trials: yup.object({
     id,

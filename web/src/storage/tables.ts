@@ -19,6 +19,7 @@ import type {
   SheetRecord,
   SoundRecord,
   TakeRecord,
+  TaskRecord,
   TendencyDayRecord,
   TrialRecord,
 } from './records.ts';
@@ -120,6 +121,10 @@ export const TABLES = {
   aims: own<AimRecord>({
     schema: { 8: 'id' },
     upgrades: { 10: [up.nameAimFigure] },
+    merge: (ours, theirs) => ({ ...ours, doneAt: ours.doneAt ?? theirs.doneAt }),
+  }),
+  tasks: own<TaskRecord>({
+    schema: { 13: 'id' },
     merge: (ours, theirs) => ({ ...ours, doneAt: ours.doneAt ?? theirs.doneAt }),
   }),
   tendencyDays: aside<TendencyDayRecord>({

@@ -2,6 +2,7 @@
 // day's high and loud playing is left. Pages of the sheet and of the Stand read it.
 export {
   finishLine,
+  giveAddress,
   isPlayable,
   lineAddress,
   lineAfter,

@@ -161,6 +161,19 @@ export function lineAddress({ family: id, item, exerciseId, key }: SheetLine, ho
   return family ? withLine(drillAddress(family, horn, item?.choices ?? {}), key) : '/stand';
 }
 
+/** Where lines of a sheet are given to somebody else. */
+export function giveAddress(lines: readonly SheetLine[]): string {
+  const search = new URLSearchParams();
+  for (const { family, item, exerciseId } of lines)
+    if (exerciseId) search.append('of', `own.${exerciseId}`);
+    else if (family)
+      search.append(
+        'of',
+        `${family}?${new URLSearchParams(Object.entries(item?.choices ?? {}).map(([name, value]) => [name, String(value)])).toString()}`,
+      );
+  return `/task/new?${search.toString()}`;
+}
+
 /** Whether a line is something to be played and done. */
 export const isPlayable = ({ family, exerciseId }: SheetLine) => family !== null || exerciseId !== null;
 

@@ -4,7 +4,7 @@ export { startSessionWorker, type SessionClient } from './sessionClient.ts';
 export type * from './protocol.ts';
 export { isTakeRunning } from './takeLock.ts';
 export { takeDocument } from './takeDocument.ts';
-export { openStorageWorker, soundOfTake, storageWorker, proxied } from './storageWorker.ts';
+export { openStorageWorker, soundOfTake, storageWorker, restoreInto, proxied } from './storageWorker.ts';
 export type { OpenedScore } from './openScore.ts';
 export { readScoreFile } from './readScoreFile.ts';
 export type { RecordingAnswer, RecordingRequest } from './keepRecording.ts';

@@ -20,6 +20,21 @@ export function storageWorker(): StorageWorker | null {
   return running;
 }
 
+/** Puts an archive into another database of this origin, in a worker that ends with it. */
+export async function restoreInto(
+  name: string,
+  file: File,
+  onProgress: (done: number, of: number) => void,
+): ReturnType<StorageWorker['restore']> {
+  const worker = new Worker(new URL('./storage.worker.ts', import.meta.url), { type: 'module', name });
+  try {
+    const remote = Comlink.wrap(worker) as unknown as StorageWorker;
+    return await remote.restore(file, 'merge', Comlink.proxy(onProgress));
+  } finally {
+    worker.terminate();
+  }
+}
+
 /** The sound of a take, unpacked off the main thread; empty where there is none. */
 export async function soundOfTake(takeId: string): Promise<Float32Array<ArrayBuffer>> {
   return (await storageWorker()?.loadSamples(takeId)) ?? loadSamples(takeId);

@@ -23,7 +23,8 @@ import {
   type RestoreMode,
   type QuarantineRecord,
 } from '../../storage/index.ts';
-import { storageWorker, proxied } from '../../workers/index.ts';
+import { restoreInto, storageWorker, proxied } from '../../workers/index.ts';
+import { addBook, databaseOf, listBooks, turnTo } from '../../books/index.ts';
 import { saveArchive, useGivenFiles } from '../../files/index.ts';
 import type { Looked, Told } from './backupProps.ts';
 import { BackupView } from './BackupView.tsx';
@@ -100,6 +101,17 @@ export function Component() {
     setLooked(null);
     setAnswer({ kind: 'back', reports });
   }
+  async function openInOwnBook() {
+    const [archive] = looked?.archives ?? [];
+    if (!archive) return;
+    const { report } = archive.manifest.choice;
+    const name = report?.by || archive.file.name.replace(/\.zip$/i, '');
+    // What one pupil sends again goes to what was sent before.
+    const book = (report && listBooks().find((each) => each.name === name)) ?? addBook(name);
+    const done = await run('back', (onProgress) => restoreInto(databaseOf(book), archive.file, onProgress));
+    if (done.kind === 'back') turnTo(book, report ? '/today' : '/takes');
+    else setAnswer(done.kind === 'stopped' ? done : { ...done, name: archive.file.name });
+  }
   async function copy(isNew: boolean) {
     if (!stored) return;
     setAnswer(null);
@@ -149,6 +161,7 @@ export function Component() {
       onSave={() => void save().catch(tellFailure)}
       onLook={(files) => void look(files).catch(tellFailure)}
       onBack={(mode) => void bringBack(mode).catch(tellFailure)}
+      onOwnBook={() => void openInOwnBook().catch(tellFailure)}
       onForgetLooked={() => setLooked(null)}
       onStop={stop}
       onCopy={(isNew) => void copy(isNew)}

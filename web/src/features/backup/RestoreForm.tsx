@@ -1,12 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
+import { hasBooks } from '../../books/index.ts';
 import { isWhole } from '../../storage/index.ts';
 import { ActionButton, FileButton } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import type { BackupViewProps } from './backupProps.ts';
 
 /** Archives back: first what they hold, then into what is here, or instead of it. */
-export function RestoreForm({ looked, busy, onLook, onBack, onForgetLooked }: BackupViewProps) {
+export function RestoreForm({ looked, busy, onLook, onBack, onOwnBook, onForgetLooked }: BackupViewProps) {
   const { t } = useTranslation();
   const mayReplace =
     looked?.archives.length === 1 &&
@@ -31,7 +32,9 @@ export function RestoreForm({ looked, busy, onLook, onBack, onForgetLooked }: Ba
                   count: manifest.takes,
                   date: dateText(new Date(manifest.madeAt), 'dayYearTime'),
                 })}{' '}
-                {cutShort && t('keeping.cutShort')}
+                {cutShort && t('keeping.cutShort')}{' '}
+                {manifest.choice.report &&
+                  t('keeping.reportOf', { by: manifest.choice.report.by || t('keeping.someone') })}
               </li>
             ))}
           </Box>
@@ -44,10 +47,20 @@ export function RestoreForm({ looked, busy, onLook, onBack, onForgetLooked }: Ba
                 {t('keeping.replace')}
               </ActionButton>
             )}
+            {hasBooks && looked.archives.length === 1 && (
+              <ActionButton disabled={busy !== null} onClick={onOwnBook}>
+                {t('keeping.ownBook')}
+              </ActionButton>
+            )}
             <ActionButton look="plain" disabled={busy !== null} onClick={onForgetLooked}>
               {t('keeping.neither')}
             </ActionButton>
           </Flex>
+          {hasBooks && looked.archives.length === 1 && (
+            <Box mt="2" color="muted" maxW="prose">
+              {t('keeping.ownBookHow')}
+            </Box>
+          )}
           {mayReplace && (
             <Box mt="2" color="muted" maxW="prose">
               {t('keeping.replaceHow')}

@@ -52,6 +52,8 @@ export interface BackupViewProps {
   onSave(): void;
   onLook(files: File[]): void;
   onBack(mode: RestoreMode): void;
+  /** Puts the archive into a book of its own, and turns to that. */
+  onOwnBook(): void;
   onForgetLooked(): void;
   onStop(): void;
   onCopy(isNew: boolean): void;

@@ -56,6 +56,7 @@ function Builder({ own, settings }: { own: OwnExercise; settings: SettingsRecord
       playAddress={`/stand/own/${id}`}
       tryAddress={`/stand/own/${id}?by=standIn`}
       sheetAddress={`/shelf/sheet?of=own.${id}`}
+      giveAddress={`/task/new?of=own.${id}`}
       onCopy={() =>
         void addOwnExercise({ ...draft.exercise, name: t('builder.copyName', { name }) }, Date.now()).then(
           (copy) => navigate(`/shelf/own/${copy}`),

@@ -30,6 +30,7 @@ interface BuilderViewProps {
   playAddress: string;
   tryAddress: string;
   sheetAddress: string;
+  giveAddress: string;
   onCopy(): void;
   onExport(): void;
   onDelete(): void;
@@ -113,6 +114,7 @@ export function BuilderView(props: BuilderViewProps) {
             </ActionLink>
             <ActionLink to={props.tryAddress}>{t('builder.tryIt')}</ActionLink>
             <ActionLink to={props.sheetAddress}>{t('shelf.printOne')}</ActionLink>
+            <ActionLink to={props.giveAddress}>{t('shelf.give')}</ActionLink>
             <ScoreButtons
               exercise={exercise}
               name={exerciseName(exercise, t)}

@@ -31,6 +31,7 @@ export function Component() {
   const choices = read?.choices ?? {};
   const { favourites } = settings;
   const address = shelfAddress(family, horn, choices);
+  const of = `of=${encodeURIComponent(address.replace('/shelf/family/', ''))}`;
   return (
     <FamilyView
       family={family}
@@ -40,7 +41,8 @@ export function Component() {
       last={last?.get(family.id) ?? null}
       isStarred={favourites.includes(family.id)}
       playAddress={drillAddress(family, horn, choices)}
-      sheetAddress={`/shelf/sheet?of=${encodeURIComponent(address.replace('/shelf/family/', ''))}`}
+      sheetAddress={`/shelf/sheet?${of}`}
+      giveAddress={`/task/new?${of}`}
       onChange={(change: Choices) => {
         const standing = readDrill(currentSearch(), family, horn);
         void navigate(shelfAddress(family, horn, { ...standing, ...change }), { replace: true });

@@ -40,6 +40,8 @@ interface FamilyViewProps {
   isStarred: boolean;
   playAddress: string;
   sheetAddress: string;
+  /** Where it is given to somebody else. */
+  giveAddress: string;
   /** Softest marks of notes as they lately were; see `OptionFields`. */
   softestMarks: string;
   onChange(change: Choices): void;
@@ -92,6 +94,7 @@ export function FamilyView(props: FamilyViewProps) {
               {t('shelf.play')}
             </ActionLink>
             <ActionLink to={props.sheetAddress}>{t('shelf.printOne')}</ActionLink>
+            <ActionLink to={props.giveAddress}>{t('shelf.give')}</ActionLink>
             <ActionButton onClick={props.onCopy}>{t('shelf.copy')}</ActionButton>
             <ScoreButtons exercise={exercise} name={name} hornId={hornId} a4Hz={settings.a4Hz} />
             <ActionLink look="plain" to="/shelf">

@@ -1,10 +1,10 @@
 import { whyText } from '../../notation/index.ts';
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
-import type { ImportAnswer } from './importExercises.ts';
+import type { ImportAnswered } from './importExercises.ts';
 
 /** What became of a file that was brought in. */
-export function ImportTold({ answer }: { answer: ImportAnswer }) {
+export function ImportTold({ answer }: { answer: ImportAnswered }) {
   const { t } = useTranslation();
   return (
     <Box role="status" mb="4" bg="cane" px="4" py="2">

@@ -15,7 +15,7 @@ import {
 } from '../../storage/index.ts';
 import { readScoreFile } from '../../workers/index.ts';
 import { useSearch } from '../../ui/index.ts';
-import { importExercises, type ImportAnswer } from './importExercises.ts';
+import { importExercises, type ImportAnswered } from './importExercises.ts';
 import { shelfEntries } from '../../listing/index.ts';
 import { readShelfFilter, shelfSearch } from './shelfFilter.ts';
 import { ShelfView } from './ShelfView.tsx';
@@ -32,7 +32,7 @@ export function Component() {
   const settings = useLiveQuery(readSettings);
   const own = useLiveQuery(listOwnExercises);
   const last = useLiveQuery(lastTakes);
-  const [answer, setAnswer] = useState<ImportAnswer | null>(null);
+  const [answer, setAnswer] = useState<ImportAnswered | null>(null);
   const [score, setScore] = useState<ReadScore | null>(null);
   const [scoreKey, setScoreKey] = useState(0);
   const deleted = useDeleted(own);
@@ -43,7 +43,10 @@ export function Component() {
   async function bringIn(file: File) {
     setScore(null);
     if (/\.json$/i.test(file.name) || LIKE_JSON.test(await file.slice(0, HEAD_BYTES).text())) {
-      setAnswer(await importExercises(file));
+      const read = await importExercises(file);
+      // What it holds is shown before anything is kept.
+      if (read.kind === 'task') await navigate(`/task#${read.fragment}`);
+      else setAnswer(read);
       return;
     }
     const opened = await readScoreFile(file);

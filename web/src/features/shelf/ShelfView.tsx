@@ -9,7 +9,7 @@ import { ActionButton, ActionLink, FileButton, RoomHeading, ShareButton, UndoBar
 import { EXERCISES_NAME, EXERCISES_TYPE } from '../../files/index.ts';
 import { ImportTold } from './ImportTold.tsx';
 import { entryTexts, ShownRow } from '../../listing/index.ts';
-import type { ImportAnswer } from './importExercises.ts';
+import type { ImportAnswered } from './importExercises.ts';
 import type { ShelfEntry } from '../../listing/index.ts';
 import { wantedEntries, type ShelfFilter } from './shelfFilter.ts';
 import { ShelfFilterBar } from './ShelfFilterBar.tsx';
@@ -20,7 +20,7 @@ interface ShelfViewProps {
   last: ReadonlyMap<string, TakeRecord>;
   settings: SettingsRecord;
   filter: ShelfFilter;
-  answer: ImportAnswer | null;
+  answer: ImportAnswered | null;
   /** The exercise just taken off, while it can come back. */
   deletedName: string | null;
   hasOwn: boolean;

@@ -3,7 +3,7 @@ import { FAMILIES, PATH_IDS, type Gate, type PathId } from '@inner-hum/core/exer
 import { AIMS, pathOf } from '@inner-hum/core/plan';
 import { parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
-import { isPlayable, lineAddress, type Today } from '../../today/index.ts';
+import { giveAddress, isPlayable, lineAddress, type Today } from '../../today/index.ts';
 import type { OwnExercise } from '../../storage/index.ts';
 import { familyName } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Choice, RoomHeading, Select } from '../../ui/index.ts';
@@ -11,6 +11,7 @@ import { dateText } from '../../words/index.ts';
 import { LineRow } from './LineRow.tsx';
 import { NotYetLines } from './NotYetLines.tsx';
 import { PathPanel } from './PathPanel.tsx';
+import { TaskLines } from './TaskLines.tsx';
 import { SheetAccount } from './SheetAccount.tsx';
 
 interface TodayViewProps {
@@ -139,6 +140,7 @@ export function TodayView(props: TodayViewProps) {
           </ActionLink>
         </Box>
       )}
+      <TaskLines horn={horn} naming={settings.naming} />
       {today.progress && <PathPanel progress={today.progress} onStep={props.onStep} />}
       {begun && <SheetAccount today={today} />}
       <Box as="ol" data-testid="sheet">
@@ -159,11 +161,14 @@ export function TodayView(props: TodayViewProps) {
           />
         ))}
       </Box>
-      <Box mt="4">
+      <Flex mt="4" columnGap="5" wrap="wrap">
         <ActionLink look="plain" to="/today/why">
           {t('plan.link')}
         </ActionLink>
-      </Box>
+        <ActionLink look="plain" to={giveAddress(lines)}>
+          {t('task.giveSheet')}
+        </ActionLink>
+      </Flex>
       <NotYetLines shut={today.shut} onOpen={props.onOpenGate} />
     </Box>
   );

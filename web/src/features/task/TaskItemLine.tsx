@@ -1,0 +1,59 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { familyById, phraseExercise, tellingPhrase } from '@inner-hum/core/exercise';
+import type { TaskItem } from '@inner-hum/core/formats';
+import type { Horn, NoteNaming } from '@inner-hum/core/horn';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { exerciseName, familyName, signedNote } from '../../notation/index.ts';
+import { RibbonScore } from '../../ribbon/index.ts';
+
+interface TaskItemLineProps {
+  item: TaskItem;
+  horn: Horn;
+  naming: NoteNaming;
+  children?: ReactNode;
+}
+
+const RIBBON_PX = 46;
+
+/** One thing of a task: its shape, what it is called, and what can be done with it. */
+export function TaskItemLine({ item, horn, naming, children }: TaskItemLineProps) {
+  const { t } = useTranslation();
+  const family = 'family' in item ? familyById(item.family) : null;
+  const exercise =
+    'exercise' in item ? item.exercise : family?.options(horn) ? family.build(horn, item.choices) : null;
+  const note = 'family' in item ? item.choices.note : undefined;
+  const plain = 'exercise' in item ? exerciseName(item.exercise, t) : familyName(item.family, t);
+  const name =
+    typeof note === 'number' ? t('today.onNote', { name: plain, note: signedNote(note, naming) }) : plain;
+  return (
+    <Flex
+      as="li"
+      columnGap="5"
+      py="2"
+      alignItems="center"
+      wrap="wrap"
+      borderTopWidth="1px"
+      borderTopStyle="solid"
+      borderTopColor="line"
+    >
+      <Box w="field" flexShrink="0">
+        {exercise && (
+          <RibbonScore
+            exercise={phraseExercise(exercise, tellingPhrase(exercise))}
+            hornId={horn.id}
+            height={RIBBON_PX}
+            label={t('today.shape', { name })}
+          />
+        )}
+      </Box>
+      <Box flex="1" minW="quarter">
+        <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
+          {name}
+        </Box>
+        {!exercise && <Box color="muted">{t('shelf.noRoom')}</Box>}
+      </Box>
+      {children}
+    </Flex>
+  );
+}
