@@ -28,6 +28,7 @@ export const ROOMS = [
   '/stand',
   '/case',
   '/case/calibrate',
+  '/case/hearing',
   '/case/keeping',
   '/words#partial',
   '/find?words=low',

@@ -6,9 +6,9 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { keepAppOffline } from './app/appUpdate.ts';
 import { databaseName, isDemo } from './app/mode.ts';
-import { purgeBooks } from './books/books.ts';
 import { painted, showOpening } from './app/opening.ts';
 import { store } from './app/store.ts';
+import { purgeBooks } from './books/bookChanges.ts';
 import { createStorageMaintenance, isClockSetBack } from './housekeeping/index.ts';
 import { createSessionDoor, outdated, problemRaised } from './session/index.ts';
 import {

@@ -178,9 +178,9 @@ it('builds every family on every horn inside any range, whatever is asked for; d
         expect(family.build(horn, completeChoices(options, choices))).toEqual(exercise);
       },
     ),
-    { numRuns: 600 },
+    { numRuns: 900 },
   );
-  expect(built.size).toBe(FAMILIES.length);
+  expect(FAMILIES.map(({ id }) => id).filter((id) => !built.has(id))).toEqual([]);
 });
 
 it('carries each scale to the ends of the horn, and finds the few ends there are', () => {

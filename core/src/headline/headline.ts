@@ -3,6 +3,7 @@ import { isNeutral, rankFindings, type Finding } from '../judge/index.ts';
 import type { Answers } from './answer.ts';
 import { humAnswer, intervalAnswer } from './ear.ts';
 import { alternationAnswer, spokeAnswer } from './fingerings.ts';
+import { hearingAnswer } from './hearing.ts';
 import { beatsAnswer, holdAnswer, ladderHoldsAnswer, zonesAnswer } from './holds.ts';
 import { compareAnswer, lineAnswer, steadyAnswer } from './lines.ts';
 import { matchAnswer } from './matches.ts';
@@ -43,6 +44,7 @@ const ANSWERS: Record<HeadlineId, Answers> = {
   compare: compareAnswer,
   descent: descentAnswer,
   everyNote: everyNoteAnswer,
+  hearing: hearingAnswer,
   hits: hitsAnswer,
   hold: holdAnswer,
   hum: humAnswer,

@@ -86,6 +86,10 @@ export const STATEMENTS = {
   ),
   softestBeforeAir: row<{ mark: DynamicMark }>(),
   spokeOf: share,
+  /** From the lowest note that spoke to the highest. */
+  rangeSpoken: row<{ low: NamedNote; high: NamedNote }>(),
+  /** Between the softest and the loudest of one note. */
+  softToLoud: row<{ db: number }>(),
   /** Which side let more air through, by how much, in how many pairs; the interval where it could be nothing. */
   lips: row<{
     side: string;

@@ -344,6 +344,7 @@ const DRILLS: [family: string, phrase: number, choices?: Choices, most?: number]
   // As long as it takes to know how long it held.
   ['longHold', 0, { beats: 8 }],
   ['threeZones', 80, { beats: 8 }, FEW],
+  ['firstHearing', 12, {}, FEW],
   ['chromaticTones', 4, { beats: 6 }, FEW],
   ['pairedSwells', 0],
   // Not by a fifth: there a slip to the third partial sounds like the note before.

@@ -27,6 +27,7 @@ export { practiceHistory, type PracticeHistory, type Tries } from './practiceHis
 export { gateStates, type GateState } from './gates.ts';
 export { AIMS, pathOf, type Aim } from './schools.ts';
 export { PATHS, pathProgress, type PathProgress } from './paths.ts';
+export { hearingProposal, hearings, type Hearing, type HearingProposal } from './hearing.ts';
 export { learned, type Learned } from './learned.ts';
 export type { PlanWish } from './planWish.ts';
 export type { RoutineItem } from './routineItem.ts';

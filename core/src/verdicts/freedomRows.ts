@@ -15,6 +15,7 @@ const CLEAN: readonly [family: FamilyId, phrase: number, choices?: Choices][] = 
   ['swell', 0],
   ['longHold', 0, { beats: 12 }],
   ['threeZones', 1, { beats: 8 }],
+  ['firstHearing', 1, {}],
   ['chromaticTones', 4],
   ['chromaticTones', 4, { shape: 'fade' }],
   ['chromaticTones', 2, { shape: 'growFade', notes: '60.67.74', path: 'asPicked' }],

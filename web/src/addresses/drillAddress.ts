@@ -68,6 +68,7 @@ export function shelfAddress(family: Family, horn: Horn, choices: Choices): stri
 }
 
 const HOMES: Record<Home, (at: string) => string> = {
+  hearing: () => '/case/hearing',
   shelf: () => '/shelf',
   subtone: (at) => `/ladder/subtone?${at}`,
   map: () => '/map',

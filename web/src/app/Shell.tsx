@@ -14,13 +14,16 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { useLiveQuery } from 'dexie-react-hooks';
+import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { readSettings } from '../storage/index.ts';
 import { usePrintedKey } from '../ui/index.ts';
-import { BookChoice } from '../books/index.ts';
+import { hasBooks, listBooks } from '../books/books.ts';
 import { OpenedFiles } from './OpenedFiles.tsx';
 import { Notices } from './Notices.tsx';
+
+const BookChoice = lazy(() => import('../books/BookChoice.tsx'));
 
 const ROOMS = [
   'today',
@@ -90,7 +93,7 @@ export function Shell() {
           {t('app.nameInTwoLines')}
         </Box>
         <Box display={{ base: 'none', md: 'block' }}>
-          <BookChoice />
+          <OtherBooks />
         </Box>
         <Flex as="ul" direction={{ base: 'row', md: 'column' }} h={{ base: 'full', md: 'auto' }}>
           {ROOMS.map((room, i) => (
@@ -123,6 +126,16 @@ export function Shell() {
         <Outlet />
       </Box>
     </Flex>
+  );
+}
+
+/** The way to other books, where there are any. */
+function OtherBooks() {
+  if (!hasBooks || listBooks().length < 2) return null;
+  return (
+    <Suspense fallback={null}>
+      <BookChoice />
+    </Suspense>
   );
 }
 
@@ -207,7 +220,7 @@ function MorePlaces({ pathname }: { pathname: string }) {
           </li>
         ))}
         <li>
-          <BookChoice />
+          <OtherBooks />
         </li>
       </Box>
     </chakra.details>

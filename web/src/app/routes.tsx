@@ -23,12 +23,12 @@ export function createRouter(door: SessionDoor) {
         { path: 'welcome', lazy: () => import('../features/welcome/WelcomeRoom.tsx') },
         { path: 'high/sheet', lazy: room(() => import('../features/high/HighSheetRoom.tsx')) },
         { path: 'shelf/sheet', lazy: room(() => import('../features/sheet/SheetRoom.tsx')) },
+        // The demo has something to show; a player's own house is entered with the horn in hand.
+        { index: true, element: <Navigate to={isDemo ? '/today' : '/stand'} replace /> },
         {
           // Whoever is asked the first questions does not need the rail yet.
           lazy: async () => ({ Component: (await import('./Shell.tsx')).Shell }),
           children: [
-            // The demo has something to show; a player's own house is entered with the horn in hand.
-            { index: true, element: <Navigate to={isDemo ? '/today' : '/stand'} replace /> },
             { path: 'today', lazy: room(() => import('../features/today/TodayRoom.tsx')) },
             { path: 'today/why', lazy: room(() => import('../features/today/PlanRoom.tsx')) },
             { path: 'task', lazy: room(() => import('../features/task/TaskRoom.tsx')) },
@@ -62,6 +62,7 @@ export function createRouter(door: SessionDoor) {
             { path: 'logbook/ear', lazy: room(() => import('../features/ear/EarRoom.tsx')) },
             { path: 'logbook/:day', lazy: room(() => import('../features/logbook/DayRoom.tsx')) },
             { path: 'case', lazy: room(() => import('../features/case/CaseRoom.tsx')) },
+            { path: 'case/hearing', lazy: room(() => import('../features/case/HearingRoom.tsx')) },
             { path: 'case/keeping', lazy: room(() => import('../features/backup/BackupRoom.tsx')) },
             {
               path: 'find',

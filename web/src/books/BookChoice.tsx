@@ -1,13 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { Select } from '../ui/index.ts';
-import { hasBooks, listBooks, openedBook, turnTo } from './books.ts';
+import { listBooks, openedBook, turnTo } from './books.ts';
 
-/** Whose book is open, and the way to another; nothing where there is one alone. */
-export function BookChoice() {
+/** Whose book is open, and the way to another. */
+export default function BookChoice() {
   const { t } = useTranslation();
   const books = listBooks();
-  if (!hasBooks || books.length < 2) return null;
   return (
     <Box px="2" pb="2" data-testid="book">
       <Select

@@ -1,13 +1,10 @@
-import { eraseDatabase } from '../storage/index.ts';
-import { nameApart, readBooks, type Book } from './bookList.ts';
+import { readBooks, type Book } from './bookList.ts';
 
 // The list of books is known before any database is open, so it lies beside them. A tab stays in its book; a new one opens the last.
 
-const LIST = 'inner-hum-books';
+export const LIST = 'inner-hum-books';
 const OPEN = 'inner-hum-book';
 const DATABASE = 'inner-hum';
-/** What was put away can be had back for so long. */
-const KEPT_DAYS = 30;
 
 function canKeepList(): boolean {
   try {
@@ -31,11 +28,7 @@ function read(from: 'local' | 'session', key: string): string | null {
 }
 
 /** Every book, those put away too. */
-const allBooks = () => readBooks(read('local', LIST));
-const write = (books: readonly Book[]) => localStorage.setItem(LIST, JSON.stringify(books));
-const change = (id: string, changed: Partial<Book>) =>
-  write(allBooks().map((book) => (book.id === id ? { ...book, ...changed } : book)));
-
+export const allBooks = () => readBooks(read('local', LIST));
 /** The books in use, the first one first. */
 export const listBooks = (): Book[] => allBooks().filter(({ removedAt }) => removedAt === null);
 
@@ -59,36 +52,4 @@ function stayIn({ id }: Book) {
 export function turnTo(book: Book, address = '/'): void {
   stayIn(book);
   window.location.assign(address);
-}
-
-/** A new book, told apart from those there are. */
-export function addBook(name: string): Book {
-  const books = allBooks();
-  const book = { id: crypto.randomUUID().slice(0, 8), name: nameApart(name, books), removedAt: null };
-  write([...books, book]);
-  return book;
-}
-
-/** Names a book. */
-export function nameBook(id: string, name: string): void {
-  change(id, {
-    name: nameApart(
-      name,
-      allBooks().filter((book) => book.id !== id),
-    ),
-  });
-}
-
-/** Puts a book away, or (null) takes it back. */
-export const removeBook = (id: string, removedAt: number | null): void => change(id, { removedAt });
-
-/** Erases books that were put away long ago. */
-export async function purgeBooks(now: number): Promise<void> {
-  const old = allBooks().filter(
-    ({ removedAt }) => removedAt !== null && now - removedAt > KEPT_DAYS * 86_400_000,
-  );
-  for (const book of old) {
-    await eraseDatabase(databaseOf(book));
-    write(allBooks().filter(({ id }) => id !== book.id));
-  }
 }

@@ -1,14 +1,4 @@
 // Players who share a device, each with a book: a database of its own.
 export { MOST_BOOK_NAME, type Book } from './bookList.ts';
-export {
-  addBook,
-  databaseOf,
-  hasBooks,
-  listBooks,
-  nameBook,
-  openedBook,
-  purgeBooks,
-  removeBook,
-  turnTo,
-} from './books.ts';
-export { BookChoice } from './BookChoice.tsx';
+export { databaseOf, hasBooks, listBooks, openedBook, turnTo } from './books.ts';
+export { addBook, nameBook, removeBook } from './bookChanges.ts';

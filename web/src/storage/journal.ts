@@ -61,6 +61,11 @@ export async function eraseTake(takeId: string): Promise<void> {
   });
 }
 
+/** When the take that bears the latest time began, in ms; null: there is none. */
+export async function newestTakeAt(): Promise<number | null> {
+  return (await database().takes.orderBy('startedAt').last())?.startedAt ?? null;
+}
+
 /** Takes that were being recorded when their page went away (or still are: ask their lock). */
 export async function unfinishedTakes(): Promise<TakeRecord[]> {
   return database().takes.where('state').equals('recording').toArray();

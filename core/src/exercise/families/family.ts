@@ -18,6 +18,7 @@ export type FamilyId =
   | 'intervalTones'
   | 'swell'
   | 'longHold'
+  | 'firstHearing'
   | 'threeZones'
   | 'chromaticTones'
   | 'pairedSwells'
@@ -75,7 +76,7 @@ export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'co
 export type Purpose = (typeof PURPOSES)[number];
 
 /** The room in which a family is at home. */
-export type Home = 'shelf' | 'subtone' | 'map' | 'mouthpiece';
+export type Home = 'hearing' | 'shelf' | 'subtone' | 'map' | 'mouthpiece';
 export type FamilyTable = 'beforeAfter' | 'everyNote' | 'scaleEnds';
 
 /** A family of drills: one idea of the craft, ready for any horn and range. */

@@ -7,6 +7,7 @@ export type HeadlineId =
   | 'compare'
   | 'descent'
   | 'everyNote'
+  | 'hearing'
   | 'hits'
   | 'hold'
   | 'hum'

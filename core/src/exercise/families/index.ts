@@ -40,6 +40,7 @@ import { singleSwell } from './singleSwell.ts';
 import type { Skill } from './skill.ts';
 import { fullToSubtone, subtoneFromAir, subtoneStarts, subtoneVibrato } from './subtones.ts';
 import { subtoneLine } from './subtoneLine.ts';
+import { firstHearing } from './firstHearing.ts';
 import { threeZones } from './threeZones.ts';
 import { tubeLoop } from './tubeLoop.ts';
 import { vibratoTones } from './vibratoTones.ts';
@@ -73,6 +74,7 @@ export const FAMILIES: readonly Family[] = [
   intervalTones,
   longHold,
   threeZones,
+  firstHearing,
   chromaticTones,
   singleSwell,
   pairedSwells,

@@ -105,6 +105,9 @@ export function CaseView({ settings, calibration, onChange }: CaseViewProps) {
         t('case.judging'),
         <>
           {oneOf('experience', t('welcome.experience'), EXPERIENCES, (value) => t(`experience.${value}`))}
+          <Flex alignItems="flex-end">
+            <ActionLink to="/case/hearing">{t('hearing.title')}</ActionLink>
+          </Flex>
           {oneOf('toleranceId', t('case.tolerance'), ['relaxed', 'usual', 'strict'], (id: ToleranceId) =>
             t('case.toleranceOf', {
               name: t(`tolerance.${id}`),

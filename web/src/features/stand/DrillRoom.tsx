@@ -11,7 +11,9 @@ export function Component() {
   const { familyId = '' } = useParams();
   const family = familyById(familyId) ?? FAMILIES[0];
   if (!setup) return null;
-  const horn = playersHorn(setup.settings);
+  // What speaks is asked of the whole horn, whatever of it is practised now.
+  const isHearing = family.home === 'hearing';
+  const horn = playersHorn(isHearing ? { ...setup.settings, ranges: {} } : setup.settings);
   const options = family.options(horn);
   return options ? (
     <DrillPlay setup={setup} family={family} horn={horn} options={options} />

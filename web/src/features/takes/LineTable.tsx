@@ -51,6 +51,7 @@ const ASKED: Record<HeadlineId, readonly Column[]> = {
   compare: ['pitch', 'level'],
   descent: ['level', 'softest', 'slur'],
   everyNote: ['pitch', 'level', 'softest', 'peak', 'softCents', 'loudCents'],
+  hearing: ['pitch', 'level', 'span', 'response'],
   hits: ['clear', 'pitch', 'response'],
   hold: ['clicks', 'pitch', 'level'],
   hum: ['landing', 'pitch'],

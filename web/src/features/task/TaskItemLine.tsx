@@ -1,10 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { familyById, phraseExercise, tellingPhrase } from '@inner-hum/core/exercise';
+import {
+  completeChoices,
+  extentOf,
+  familyById,
+  phraseExercise,
+  readShift,
+  tellingPhrase,
+} from '@inner-hum/core/exercise';
 import type { TaskItem } from '@inner-hum/core/formats';
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { exerciseName, familyName, signedNote } from '../../notation/index.ts';
+import { exerciseName, extentText, familyName, signedNote } from '../../notation/index.ts';
 import { RibbonScore } from '../../ribbon/index.ts';
 
 interface TaskItemLineProps {
@@ -22,7 +29,9 @@ export function TaskItemLine({ item, horn, naming, children }: TaskItemLineProps
   const family = 'family' in item ? familyById(item.family) : null;
   const exercise =
     'exercise' in item ? item.exercise : family?.options(horn) ? family.build(horn, item.choices) : null;
-  const note = 'family' in item ? item.choices.note : undefined;
+  // A link may say anything: what is read of it is what the drill makes of it.
+  const options = family?.options(horn);
+  const note = options && 'family' in item ? completeChoices(options, item.choices).note : undefined;
   const plain = 'exercise' in item ? exerciseName(item.exercise, t) : familyName(item.family, t);
   const name =
     typeof note === 'number' ? t('today.onNote', { name: plain, note: signedNote(note, naming) }) : plain;
@@ -51,7 +60,11 @@ export function TaskItemLine({ item, horn, naming, children }: TaskItemLineProps
         <Box fontFamily="heading" fontSize="large" lineHeight="1.2">
           {name}
         </Box>
-        {!exercise && <Box color="muted">{t('shelf.noRoom')}</Box>}
+        <Box color="muted">
+          {exercise
+            ? extentText(extentOf(exercise), naming, t, readShift(exercise, horn.id))
+            : t('task.noRoom')}
+        </Box>
       </Box>
       {children}
     </Flex>

@@ -20,7 +20,7 @@ export function PathPanel({ progress, onStep }: PathPanelProps) {
     t('today.pathStep', {
       step: at + 1,
       of: STEPS_OF_PATH,
-      title: t(`today.path.${path}.${STEPS[at]}.title`),
+      title: t(`today.stepTitle.${path}${STEPS[at]}`),
     });
   return (
     <Box
@@ -39,7 +39,7 @@ export function PathPanel({ progress, onStep }: PathPanelProps) {
       </Box>
       {!isAtEnd && (
         <>
-          <Box>{t(`today.path.${path}.${STEPS[step]}.text`)}</Box>
+          <Box>{t(`today.stepText.${path}${STEPS[step]}`)}</Box>
           <Box color="muted">
             {t(shown.of === 0 ? 'today.pathNone' : 'today.pathShown', figures)}{' '}
             {t('today.pathDays', { days: Math.min(daysPractised, leastDays), least: leastDays })}

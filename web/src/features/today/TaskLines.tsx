@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { familyById } from '@inner-hum/core/exercise';
+import { completeChoices, familyById } from '@inner-hum/core/exercise';
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { parseISO } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
@@ -85,9 +85,9 @@ function TaskLine({ task, horn, naming, onDone }: TaskLineProps) {
   const nameOf = ({ family, choices, exerciseId }: TaskRecord['items'][number]) => {
     if (family) {
       const name = familyName(family, t);
-      return typeof choices.note === 'number'
-        ? t('today.onNote', { name, note: signedNote(choices.note, naming) })
-        : name;
+      const options = familyById(family)?.options(horn);
+      const note = options && completeChoices(options, choices).note;
+      return typeof note === 'number' ? t('today.onNote', { name, note: signedNote(note, naming) }) : name;
     }
     const found = own?.find(({ id }) => id === exerciseId);
     return found ? exerciseName(found.exercise, t) : t('task.goneItem');

@@ -77,6 +77,9 @@ export function WelcomeView({ settings, onChange, onBegin }: WelcomeViewProps) {
         <ActionButton look="main" onClick={() => onBegin('/stand/swell')}>
           {t('welcome.begin')}
         </ActionButton>
+        <ActionButton look="plain" onClick={() => onBegin('/case/hearing')}>
+          {t('welcome.listen')}
+        </ActionButton>
         <ActionLink look="plain" to="/reading">
           {t('welcome.reading')}
         </ActionLink>
