@@ -59,6 +59,18 @@ export interface DemoAim {
   text: string;
   goal: Goal;
   byInDays: number | null;
+  /** When it was put away as reached; null: it counts. */
+  doneDaysAgo: number | null;
+}
+
+/** What a teacher asked for. */
+export interface DemoTask {
+  id: string;
+  from: string;
+  note: string;
+  daysAgo: number;
+  byInDays: number;
+  items: { family: FamilyId; choices: Choices }[];
 }
 
 export interface DemoReed {
@@ -77,6 +89,7 @@ export interface DemoPack {
   rounds: DemoRound[];
   trials: DemoTrial[];
   aims: DemoAim[];
+  tasks: DemoTask[];
   reeds: DemoReed[];
   /** The reed on each horn at the end. */
   reedsOn: { hornId: HornId; reedId: string }[];

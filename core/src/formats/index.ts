@@ -15,6 +15,7 @@ export {
   type DemoReed,
   type DemoRound,
   type DemoTake,
+  type DemoTask,
   type DemoTrial,
 } from './demoPack.ts';
 export { decodeFlac, encodeFlac } from './flac.ts';

@@ -50,14 +50,11 @@ test('a teacher’s link: given, opened by somebody else, played, reported back,
   await pupil.close();
 
   await page.goto('/case/keeping');
-  await page
-    .locator('input[type=file]')
-    .first()
-    .setInputFiles({
-      name: 'Ben.zip',
-      mimeType: 'application/zip',
-      buffer: bytes,
-    });
+  await page.locator('input[type=file]').first().setInputFiles({
+    name: 'Ben.zip',
+    mimeType: 'application/zip',
+    buffer: bytes,
+  });
   await expect(page.getByText('A report by somebody on a task.')).toBeVisible();
   await page.getByRole('button', { name: 'Open in a book of its own' }).click();
   // The pupil's task and takes, and nothing else of theirs; the teacher's own are in the other book.

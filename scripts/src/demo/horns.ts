@@ -1,7 +1,11 @@
 import { hornById, writtenMidi, type HornId } from '@inner-hum/core/horn';
 import { WARM_UP, type SimulatedProfile } from '@inner-hum/core/simulated';
 import { centsPerMm, usualModel } from '@inner-hum/core/tendency';
-import { movedOn, wear, leak } from './story.ts';
+import { leak, movedOn, REPAIRED, wear } from './story.ts';
+
+/** G sharp 4, whose pad was seated anew. */
+const G_SHARP = 68;
+const LOW_PAD_CENTS = -30;
 
 /** The invented alto: sharp low notes, an A that lies by itself, a flat open C sharp, sharp over the break. */
 const ALTO_OFF: Partial<Record<number, number>> = {
@@ -26,9 +30,12 @@ const ALTO_SLOW: Partial<Record<number, number>> = { 58: 330, 59: 290, 60: 240, 
 /** Where a note of the invented horns lies on a day, in cents. */
 export function offOf(hornId: HornId, midi: number, daysAgo: number): number {
   const off = (hornId === 'alto' ? ALTO_OFF : TENOR_OFF)[midi] ?? 0;
+  // Since the pad was seated anew it opens too little.
+  const lowPad = hornId === 'alto' && midi === G_SHARP && daysAgo < REPAIRED ? LOW_PAD_CENTS : 0;
   const push = hornId === 'alto' ? movedOn(daysAgo) : 0.5;
   return (
     off +
+    lowPad +
     2 * Math.sin(2.3 * midi) -
     push * centsPerMm(writtenMidi(midi), hornById(hornId), usualModel(hornId))
   );

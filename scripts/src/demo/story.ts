@@ -65,6 +65,19 @@ export function gearOn(hornId: HornId, daysAgo: number) {
 
 /** Everything of the scenario that is not played. */
 export const STORY: Omit<DemoPack, 'takes' | 'rounds' | 'trials' | 'aims' | 'settled' | 'exercises'> = {
+  tasks: [
+    {
+      id: 'demo-task',
+      from: 'Ms. Hollunder',
+      note: 'Low C as softly as it speaks, and the way down after it. Listen to how each note begins.',
+      daysAgo: 3,
+      byInDays: 4,
+      items: [
+        { family: 'longHold', choices: { note: 60, beats: 12, tries: 2 } },
+        { family: 'quietDescent', choices: { tempoBpm: 100 } },
+      ],
+    },
+  ],
   reeds: [OLD, NEW, SPARE, TENOR],
   reedsOn: [
     { hornId: 'alto', reedId: NEW.id },
@@ -89,6 +102,11 @@ export const STORY: Omit<DemoPack, 'takes' | 'rounds' | 'trials' | 'aims' | 'set
     { daysAgo: 33, text: 'The tenor takes twice the air.', temperatureC: 20 },
     { daysAgo: 21, text: 'Pulled the mouthpiece out a little, as the map said.', temperatureC: 21 },
     { daysAgo: 9, text: 'Swells without looking: only the soft end is sharp.', temperatureC: null },
+    {
+      daysAgo: 1,
+      text: 'G sharp has been low since the repair. Ask how far that pad opens.',
+      temperatureC: null,
+    },
     { daysAgo: 2, text: 'Side B flat key and no ring finger: G6 twice running.', temperatureC: 22 },
   ],
 };

@@ -52,6 +52,7 @@ export const AIMS: DemoAim[] = [
       wants: 'less',
     },
     byInDays: 30,
+    doneDaysAgo: null,
   },
   {
     id: 'demo-aim-hold',
@@ -65,6 +66,8 @@ export const AIMS: DemoAim[] = [
       wants: 'more',
     },
     byInDays: null,
+    // Three holds of the fifth day were longer.
+    doneDaysAgo: 4,
   },
 ];
 

@@ -22,7 +22,7 @@ interface Swell {
   playerNote?: string;
 }
 
-/** Single swells of the last week, each with one thing that shows. */
+/** Single swells, most of the last week, each with one thing that shows. */
 const SWELLS: Swell[] = [
   { daysAgo: 6, hour: 18.4, note: 67, shape: 'growFade', beats: 8, profile: PROFILES.airy },
   { daysAgo: 6, hour: 18.5, note: 67, shape: 'growFade', beats: 8, profile: PROFILES.slips },
@@ -44,6 +44,25 @@ const SWELLS: Swell[] = [
     note: 69,
     shape: 'growFade',
     beats: 8,
+    profile: { ...STEADY_HAND, ...PROFILES.steady },
+  },
+  // Ten weeks ago with a step on the way up, last week without.
+  {
+    daysAgo: 68,
+    hour: 18.3,
+    note: 67,
+    shape: 'growFade',
+    beats: 8,
+    playerNote: 'A step in the middle, every time.',
+    profile: PROFILES.stair,
+  },
+  {
+    daysAgo: 5,
+    hour: 18.9,
+    note: 67,
+    shape: 'growFade',
+    beats: 8,
+    playerNote: 'No step left.',
     profile: { ...STEADY_HAND, ...PROFILES.steady },
   },
 ];

@@ -3,8 +3,10 @@ import { CAUTIONS } from '@inner-hum/core/exercise';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord } from '../storage/index.ts';
-import { ActionButton, Key } from '../ui/index.ts';
+import { ActionButton, ActionLink, Key } from '../ui/index.ts';
 import { keysOfRoom } from './keysOfRoom.ts';
+import { isDemo } from './mode.ts';
+import { stopAddress } from './tour.ts';
 
 interface KeyRowsProps {
   pathname: string;
@@ -53,6 +55,13 @@ export default function KeyRows({ pathname, settings, onClose }: KeyRowsProps) {
           {t('keys.close')} <Key>esc</Key>
         </ActionButton>
       </Flex>
+      {isDemo && (
+        <Box mb="3">
+          <ActionLink look="plain" to={stopAddress(0)}>
+            {t('tour.begin')}
+          </ActionLink>
+        </Box>
+      )}
       <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap="5" rowGap="1">
         {keysOfRoom(pathname, settings).map(({ keys, does }) => (
           <Box key={does} display="contents">

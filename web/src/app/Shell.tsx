@@ -22,6 +22,9 @@ import { usePrintedKey } from '../ui/index.ts';
 import { hasBooks, listBooks } from '../books/books.ts';
 import { OpenedFiles } from './OpenedFiles.tsx';
 import { Notices } from './Notices.tsx';
+import { isDemo } from './mode.ts';
+import { stopAddress } from './tour.ts';
+import { TourBar } from './TourBar.tsx';
 
 const BookChoice = lazy(() => import('../books/BookChoice.tsx'));
 
@@ -94,6 +97,11 @@ export function Shell() {
         </Box>
         <Box display={{ base: 'none', md: 'block' }}>
           <OtherBooks />
+          {isDemo && (
+            <Box px="4" pb="4">
+              <NavLink to={stopAddress(0)}>{t('tour.begin')}</NavLink>
+            </Box>
+          )}
         </Box>
         <Flex as="ul" direction={{ base: 'row', md: 'column' }} h={{ base: 'full', md: 'auto' }}>
           {ROOMS.map((room, i) => (
@@ -122,6 +130,7 @@ export function Shell() {
         mb={{ base: '6', md: '0' }}
       >
         <OpenedFiles />
+        {isDemo && <TourBar />}
         <Notices />
         <Outlet />
       </Box>

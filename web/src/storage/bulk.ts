@@ -10,6 +10,7 @@ import type {
   PerformanceRecord,
   RoundRecord,
   TakeRecord,
+  TaskRecord,
   TrialRecord,
 } from './records.ts';
 
@@ -21,6 +22,7 @@ export interface ManyRows {
   rounds: RoundRecord[];
   trials: TrialRecord[];
   aims: AimRecord[];
+  tasks: TaskRecord[];
   mouthpieces: MouthpieceRecord[];
   reeds: ReedRecord[];
   hornChecks: HornCheckRecord[];

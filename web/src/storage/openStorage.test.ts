@@ -62,6 +62,7 @@ it('lays in many rows at once, as the demo does, before anything else was writte
     rounds: [],
     trials: [],
     aims: [],
+    tasks: [],
     mouthpieces: [],
     reeds: [],
     hornChecks: [],

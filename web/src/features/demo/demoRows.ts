@@ -92,11 +92,20 @@ export function demoRows(pack: DemoPack, now: Date): ManyRows {
       createdAt: noon(daysAgo),
       deletedAt: null,
     })),
-    aims: pack.aims.map(({ daysAgo, byInDays, ...aim }) => ({
+    tasks: pack.tasks.map(({ daysAgo, byInDays, items, ...task }) => ({
+      ...task,
+      items: items.map((item) => ({ ...item, exerciseId: null })),
+      byDay: day(-byInDays),
+      path: null,
+      createdAt: noon(daysAgo),
+      doneAt: null,
+      deletedAt: null,
+    })),
+    aims: pack.aims.map(({ daysAgo, byInDays, doneDaysAgo, ...aim }) => ({
       ...aim,
       byDay: byInDays === null ? null : day(-byInDays),
       createdAt: noon(daysAgo),
-      doneAt: null,
+      doneAt: doneDaysAgo === null ? null : noon(doneDaysAgo),
     })),
     mouthpieces: pack.mouthpieces.map((mouthpiece) => ({ ...mouthpiece, createdAt: 0 })),
     reeds: pack.reeds.map(({ daysAgo, retiredDaysAgo, remarks, ...reed }) => ({
