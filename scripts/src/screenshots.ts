@@ -106,7 +106,7 @@ try {
     await page.getByTestId('ladder').getByRole('button').first().waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'ladder');
-    await page.goto('/map');
+    await page.goto('/map?note=68');
     await page.getByTestId('sticks-out').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'map');
@@ -143,7 +143,7 @@ try {
     await page.getByTestId('trials').evaluate((list) => list.scrollIntoView({ block: 'center' }));
     await page.waitForTimeout(500);
     await shoot(page, 'trials');
-    await page.goto('/takes/demo-scene-0?over=demo-scene-1');
+    await page.goto('/takes/demo-scene-7?over=demo-scene-6');
     await page.getByTestId('compare-listen').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'compare');

@@ -2,13 +2,11 @@ import { familyById, type Gate } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import {
   gateStates,
-  learned,
   pathOf,
   pathProgress,
   todaySheet,
   wentBadly,
   type GateState,
-  type Learned,
   type PathProgress,
   type SheetRequest,
   type SheetLine,
@@ -58,8 +56,8 @@ export interface Today {
   earned: Gate[];
   /** How far the path has come that is followed; null: none is. */
   progress: PathProgress | null;
-  /** What the plan knows of the player. */
-  learned: Learned[];
+  /** What the sheet is planned from. */
+  request: SheetRequest;
   /** Checks of the horn that are due. */
   due: DueCheck[];
   /** Takes that are nowhere but in this browser, where it is time to save them; else 0. */
@@ -138,7 +136,7 @@ export function useToday(day: number): Today | null {
       since,
       aims,
       progress: path && pathProgress(path, place, notes),
-      learned: learned(request),
+      request,
       shut: gates.filter(({ isOpen }) => !isOpen),
       earned: gates.flatMap(({ gate, isEarned }) =>
         isEarned && !settings.openGates.includes(gate) ? [gate] : [],

@@ -55,6 +55,10 @@ const ASKED: [Language, string, string][] = [
   ['en', 'note names', '/case#display'],
   ['en', 'reed strength', '/case#reeds'],
   ['en', 'voicing', '/words#voicing'],
+  ['en', 'homework', '/task/new'],
+  ['en', 'why this plan', '/today/why'],
+  ['en', 'level test', '/case/hearing'],
+  ['en', 'several players', '/case#books'],
   ['de', 'Metronom', '/stand'],
   ['de', 'Einstellungen', '/case'],
   ['de', 'Sicherung', '/case/keeping'],
@@ -65,6 +69,8 @@ const ASKED: [Language, string, string][] = [
   ['de', 'Fortschritt', '/logbook/trends'],
   ['de', 'Grifftabelle', '/high'],
   ['de', 'Notennamen', '/case#display'],
+  ['de', 'Hausaufgabe', '/task/new'],
+  ['de', 'Einstufung', '/case/hearing'],
   ['it', 'metronomo', '/stand'],
   ['it', 'impostazioni', '/case'],
   ['it', 'backup', '/case/keeping'],
@@ -73,6 +79,8 @@ const ASKED: [Language, string, string][] = [
   ['it', 'ancia', '/case#reeds'],
   ['it', 'progressi', '/logbook/trends'],
   ['it', 'tastiera', '/case#keys'],
+  ['it', 'compiti', '/task/new'],
+  ['it', 'altri utenti', '/case#books'],
 ];
 
 describe('one field for everything', () => {

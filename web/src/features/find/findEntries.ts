@@ -28,6 +28,9 @@ export const PLACES = {
   shelf: '/shelf',
   logbook: '/logbook',
   case: '/case',
+  plan: '/today/why',
+  give: '/task/new',
+  hearing: '/case/hearing',
   mouthpiece: '/map/mouthpiece',
   findings: '/map/findings',
   routes: '/ladder/routes',
@@ -55,6 +58,7 @@ export const SETTINGS = {
   input: 'input',
   microphone: 'input',
   tolerance: 'tolerance',
+  books: 'books',
   language: 'display',
   naming: 'display',
   pitchShown: 'display',
@@ -67,6 +71,12 @@ type Setting = keyof typeof SETTINGS;
 
 const placeName = (place: Place, t: TFunction): string => {
   switch (place) {
+    case 'plan':
+      return t('plan.title');
+    case 'give':
+      return t('task.give');
+    case 'hearing':
+      return t('hearing.title');
     case 'mouthpiece':
       return t('advise.title');
     case 'findings':
@@ -108,6 +118,7 @@ const SETTING_NAMES = {
   input: 'case.input',
   microphone: 'mic.which',
   tolerance: 'case.tolerance',
+  books: 'book.title',
   language: 'case.language',
   naming: 'case.naming',
   pitchShown: 'case.pitchShown',

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Skill } from '@inner-hum/core/exercise';
-import type { PlanWish } from '@inner-hum/core/plan';
+import { learned, type PlanWish } from '@inner-hum/core/plan';
 import type { Zone } from '@inner-hum/core/practice';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -28,7 +28,7 @@ export function Component() {
   const [opened] = useState(() => Date.now());
   const today = useToday(opened);
   if (!today) return null;
-  const { learned, settings } = today;
+  const { request, settings } = today;
   return (
     <Box maxW="page">
       <RoomHeading
@@ -44,7 +44,7 @@ export function Component() {
         {t('plan.intro')} {t('plan.minutes')}
       </Box>
       <Box as="ul" listStyleType="none" data-testid="learned">
-        {learned.map(({ skill, zone, tally, isResting }) => {
+        {learned(request).map(({ skill, zone, tally, isResting }) => {
           const thing = t('plan.thing', { skill: t(`today.skill.${skill}`), zone: t(`today.zone.${zone}`) });
           return (
             <Flex

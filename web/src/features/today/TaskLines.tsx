@@ -105,7 +105,12 @@ function TaskLine({ task, horn, naming, onDone }: TaskLineProps) {
     >
       <Box fontFamily="heading" fontSize="large">
         {from === '' ? t('task.titleNoName') : t('task.title', { from })}
-        {byDay !== null && ` ${t('task.by', { date: dateText(parseISO(byDay), 'day') })}`}
+        {byDay !== null && (
+          <Box as="span" color="muted" fontFamily="body" fontSize="normal">
+            {' · '}
+            {t('task.by', { date: dateText(parseISO(byDay), 'day') })}
+          </Box>
+        )}
       </Box>
       {note !== '' && <Box whiteSpace="pre-line">{note}</Box>}
       <Box as="ul" listStyleType="none">
