@@ -106,7 +106,7 @@ try {
     await page.getByTestId('ladder').getByRole('button').first().waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'ladder');
-    await page.goto('/map?note=68');
+    await page.goto('/map');
     await page.getByTestId('sticks-out').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'map');

@@ -15,7 +15,6 @@ const CLEAN: readonly [family: FamilyId, phrase: number, choices?: Choices][] = 
   ['swell', 0],
   ['longHold', 0, { beats: 12 }],
   ['threeZones', 1, { beats: 8 }],
-  ['firstHearing', 1, {}],
   ['chromaticTones', 4],
   ['chromaticTones', 4, { shape: 'fade' }],
   ['chromaticTones', 2, { shape: 'growFade', notes: '60.67.74', path: 'asPicked' }],
@@ -80,6 +79,7 @@ const CLEAN: readonly [family: FamilyId, phrase: number, choices?: Choices][] = 
   ['highScales', 0],
   ['chartRun', 4],
   ['mouthpieceMove', 0],
+  ['firstHearing', 1],
 ];
 
 /** Every drill as it is written. */

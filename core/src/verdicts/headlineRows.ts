@@ -198,19 +198,6 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
     ],
   },
   {
-    family: 'firstHearing',
-    rows: [
-      { ...CLEAN, phrases: [0, 1, 2, 3, 4, 5, 10, 11, 12] },
-      { played: 'low B flat not heard', phrases: [0, 1, 2, 3, 4, 5, 11], faultsAt: { 4: [missed(0)] } },
-      { played: 'the easy note alone, both ways', phrases: [0, 1] },
-      {
-        played: 'the twelfth came as the fundamental',
-        phrases: [0, 2, 12],
-        faultsAt: { 2: [partial(0, 1)] },
-      },
-    ],
-  },
-  {
     family: 'chromaticTones',
     choices: { note: 60, to: 65, shape: 'fade' },
     rows: [
@@ -661,6 +648,19 @@ export const HEADLINE_DRILLS: readonly HeadlineDrill[] = [
         faultsAt: { 3: [off(0, 0, -4)], 4: [off(0, 0, -4.4)], 5: [off(0, 0, -3.6)] },
       },
       { played: 'before it alone' },
+    ],
+  },
+  {
+    family: 'firstHearing',
+    rows: [
+      { ...CLEAN, phrases: [0, 1, 2, 3, 4, 5, 10, 11, 12] },
+      { played: 'low B flat not heard', phrases: [0, 1, 2, 3, 4, 5, 11], faultsAt: { 4: [missed(0)] } },
+      { played: 'the easy note alone, both ways', phrases: [0, 1] },
+      {
+        played: 'the twelfth came as the fundamental',
+        phrases: [0, 2, 12],
+        faultsAt: { 2: [partial(0, 1)] },
+      },
     ],
   },
 ];

@@ -64,7 +64,7 @@ export { SKILLS, type Skill } from './skill.ts';
 export { USUAL_PULL } from './usualPull.ts';
 export { scaleEnds, type ScaleEnd } from './scaleRange.ts';
 
-/** In the order of a sitting: air and ear first, then long notes, then the low end, then overtones and high notes. */
+/** In the order of a sitting: air and ear first, then long notes, then the low end, then overtones and high notes; last what is asked once a month. */
 export const FAMILIES: readonly Family[] = [
   airThenNote,
   lipPositions,
@@ -74,7 +74,6 @@ export const FAMILIES: readonly Family[] = [
   intervalTones,
   longHold,
   threeZones,
-  firstHearing,
   chromaticTones,
   singleSwell,
   pairedSwells,
@@ -126,6 +125,7 @@ export const FAMILIES: readonly Family[] = [
   chartRunDrill,
   mouthpieceMove,
   beforeAfter,
+  firstHearing,
 ];
 
 const BY_ID: ReadonlyMap<string, Family> = new Map(FAMILIES.map((family) => [family.id, family]));

@@ -119,7 +119,8 @@ export function Component() {
               </Field>
             )}
             <Flex gap="4" wrap="wrap" mt="3" alignItems="center">
-              {!isLong && (
+              {/* The browser copies only where the page is secure; the field can be copied anywhere. */}
+              {!isLong && window.isSecureContext && (
                 <ActionButton
                   onClick={() => void navigator.clipboard.writeText(link).then(() => setCopied(true))}
                 >
