@@ -9,7 +9,7 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   for (let i = 0; i < 2; i++) await range.getByRole('button', { name: /more/ }).click();
   await expect(range.getByRole('img', { name: 'C 4' })).toBeVisible();
   await page.getByRole('link', { name: 'Shelf' }).click();
-  await expect(page.getByText('59 exercises, ready for your horn and range')).toBeVisible();
+  await expect(page.getByText('60 exercises, ready for your horn and range')).toBeVisible();
   await page.getByLabel('Good for').selectOption('swells');
   await page.getByLabel('Search the Shelf').fill('in turn');
   const row = page.locator('[data-shelf="alternatingSwells"]');
