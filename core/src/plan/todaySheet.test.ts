@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
+import { FAMILIES } from '../exercise/index.ts';
 import { hornById, HORN_IDS, writtenMidi } from '../horn/index.ts';
 import { NO_FIGURES, type PractisedNote } from '../practice/index.ts';
 import { createRandom } from '../signal/index.ts';
@@ -135,6 +136,20 @@ it('keeps what is to stay, leaves out what is not wanted today, and rests what f
   const later = needsOn(failing, NOW + DAY_MS)(descent);
   expect(later.isResting).toBe(false);
   expect(later.need).toBeGreaterThan(3 * tired.need);
+});
+
+it('keeps a filler that was played, whatever is planned anew', () => {
+  const asked = { minutes: 20, experience: 'firstYear' as const };
+  const filler = todaySheet(request(asked)).find(({ key }) => key.startsWith('more/'));
+  if (!filler?.item) throw new Error('There is none.');
+  // Everything is known meanwhile: the time is filled by what is needed.
+  const history = FAMILIES.flatMap(({ id }) =>
+    triesAt({ family: id, zone: 'low', midi: null }, NOW - DAY_MS, 1, 0),
+  );
+  const anew = (kept: readonly string[]) =>
+    todaySheet(request({ ...asked, experience: 'advanced', history, kept })).map(({ key }) => key);
+  expect(anew([])).not.toContain(filler.key);
+  expect(anew([filler.key])).toContain(filler.key);
 });
 
 it('goes to the note that fails, and lets a line that went badly wait until tomorrow', () => {

@@ -68,13 +68,21 @@ function plannedLines(request: SheetRequest, history: PracticeHistory): SheetLin
   const budget = 60 * request.minutes;
   const opening = openingItems(horn, dayNumber);
   const { candidates, fillers, covered, progress } = candidatesOf(request, history);
-  const wanted = candidates
+  // What is done or kept stays, a filler too, whatever is planned anew.
+  const wanted = [...candidates, ...fillers.filter(({ stays }) => stays)]
     .filter(({ item }) => !notToday.includes(item.familyAndZone))
     .toSorted((a, b) => b.worth - a.worth || a.item.key.localeCompare(b.item.key));
   const warmUp = opening.reduce((seconds, item) => seconds + total(item), 0);
   const room = budget * (1 - FREE_SHARE) - warmUp;
   const planned = choose(wanted, room, request);
-  const chosen = [...planned, ...fillUp(fillers, room - sum(planned), notToday)];
+  const chosen = [
+    ...planned,
+    ...fillUp(
+      fillers.filter(({ stays }) => !stays),
+      room - sum(planned),
+      notToday,
+    ),
+  ];
   return [
     ...opening.map((item) => lineOf(item, { kind: 'opening' })),
     ...inOrder(chosen, budget - warmUp).map((each) => lineOf(each.item, reasonOf(each, covered, progress))),

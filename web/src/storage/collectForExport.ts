@@ -97,7 +97,7 @@ interface AnyRow {
   deletedAt?: number | null;
 }
 
-/** What a report leaves out: everything that is of the player alone. */
+/** What a report takes along beside its takes, task and exercises: what they are read by, and nothing else of the player's. */
 const OF_REPORT: readonly SmallTable[] = [
   'settings',
   'calibrations',

@@ -24,7 +24,7 @@ import {
   type QuarantineRecord,
 } from '../../storage/index.ts';
 import { restoreInto, storageWorker, proxied } from '../../workers/index.ts';
-import { addBook, databaseOf, listBooks, turnTo } from '../../books/index.ts';
+import { addBook, databaseOf, listBooks, openedBook, turnTo } from '../../books/index.ts';
 import { saveArchive, useGivenFiles } from '../../files/index.ts';
 import type { Looked, Told } from './backupProps.ts';
 import { BackupView } from './BackupView.tsx';
@@ -106,8 +106,9 @@ export function Component() {
     if (!archive) return;
     const { report } = archive.manifest.choice;
     const name = report?.by || archive.file.name.replace(/\.zip$/i, '');
-    // What one pupil sends again goes to what was sent before.
-    const book = (report && listBooks().find((each) => each.name === name)) ?? addBook(name);
+    // What one pupil sends again goes to what was sent before, and never into what is one's own, whatever the report calls itself.
+    const others = listBooks().filter(({ id }) => id !== openedBook().id);
+    const book = (report && others.find((each) => each.name === name)) ?? addBook(name);
     const done = await run('back', (onProgress) => restoreInto(databaseOf(book), archive.file, onProgress));
     if (done.kind === 'back') turnTo(book, report ? '/today' : '/takes');
     else setAnswer(done.kind === 'stopped' ? done : { ...done, name: archive.file.name });
