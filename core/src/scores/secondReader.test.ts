@@ -11,17 +11,9 @@ import { expect, it } from 'vitest';
 import { FAMILIES, onPaper, playedPhrases, type Exercise } from '../exercise/index.ts';
 import { HORNS } from '../horn/index.ts';
 import { exerciseToMusicXml } from './index.ts';
+import { SCORE_WORDS } from '../testing/scoreWords.ts';
 
-const words = {
-  title: 'A "line" <up> & down',
-  part: 'Horn',
-  air: 'air',
-  hum: 'hum',
-  hear: 'listen',
-  imagine: 'imagine',
-  free: 'free',
-  subtone: 'subtone',
-};
+const words = SCORE_WORDS;
 
 /** All that the reader finds wrong: bars not filled, beams, tuplets, staves, and ties and slurs over bar lines. */
 function complaints(score: Score): string[] {

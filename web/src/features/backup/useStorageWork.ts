@@ -22,11 +22,14 @@ export function useStorageWork() {
     work: (onProgress: (done: number, of: number) => void) => Promise<Answer>,
   ): Promise<Answer> {
     setBusy({ what, done: 0, of: 0 });
+    // News of the way comes by a port of its own, and may come after the end.
+    let isOver = false;
     try {
       return await work((done, of) => {
-        if (!left.current) setBusy({ what, done, of });
+        if (!left.current && !isOver) setBusy({ what, done, of });
       });
     } finally {
+      isOver = true;
       if (!left.current) setBusy(null);
     }
   }

@@ -3,6 +3,7 @@ import { STEPS_OF_PATH, type PathId } from '@inner-hum/core/exercise';
 import type { PathProgress } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
 import { ActionButton } from '../../ui/index.ts';
+import { MarkedPart } from './MarkedPart.tsx';
 
 const STEPS = ['0', '1', '2', '3', '4', '5'] as const;
 
@@ -23,17 +24,7 @@ export function PathPanel({ progress, onStep }: PathPanelProps) {
       title: t(`today.stepTitle.${path}${STEPS[at]}`),
     });
   return (
-    <Box
-      as="section"
-      mb="4"
-      pl="4"
-      maxW="prose"
-      borderLeftWidth="4px"
-      borderLeftStyle="solid"
-      borderLeftColor="brass"
-      data-testid="path"
-      data-step={isAtEnd ? STEPS_OF_PATH : step}
-    >
+    <MarkedPart mark="brass" testId="path" step={isAtEnd ? STEPS_OF_PATH : step}>
       <Box fontFamily="heading" fontSize="large">
         {isAtEnd ? t('today.pathDone') : titleOf(step)}
       </Box>
@@ -68,6 +59,6 @@ export function PathPanel({ progress, onStep }: PathPanelProps) {
           ))}
         </Box>
       </Flex>
-    </Box>
+    </MarkedPart>
   );
 }

@@ -22,6 +22,7 @@ import {
 import { ActionButton, ActionLink, UndoBar } from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { proxied, storageWorker } from '../../workers/index.ts';
+import { MarkedPart } from './MarkedPart.tsx';
 
 /** The tasks that a teacher gave and that are not done: what is to be played, by when, and the way back. */
 export function TaskLines({ horn, naming }: { horn: Horn; naming: NoteNaming }) {
@@ -93,16 +94,7 @@ function TaskLine({ task, horn, naming, onDone }: TaskLineProps) {
     return found ? exerciseName(found.exercise, t) : t('task.goneItem');
   };
   return (
-    <Box
-      as="section"
-      mb="4"
-      pl="4"
-      maxW="prose"
-      borderLeftWidth="4px"
-      borderLeftStyle="solid"
-      borderLeftColor="copper"
-      data-testid="task"
-    >
+    <MarkedPart mark="copper" testId="task">
       <Box fontFamily="heading" fontSize="large">
         {from === '' ? t('task.titleNoName') : t('task.title', { from })}
         {byDay !== null && (
@@ -146,6 +138,6 @@ function TaskLine({ task, horn, naming, onDone }: TaskLineProps) {
           {t('task.done')}
         </ActionButton>
       </Flex>
-    </Box>
+    </MarkedPart>
   );
 }
