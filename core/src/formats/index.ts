@@ -20,6 +20,7 @@ export {
 } from './demoPack.ts';
 export { decodeFlac, encodeFlac } from './flac.ts';
 export { framesFromBytes, framesToBytes } from './frameBytes.ts';
+export { isDay } from './isDay.ts';
 export { readJson } from './readJson.ts';
 export {
   parseTask,

@@ -91,6 +91,7 @@ it.each<[string, unknown, string]>([
   ['a note of a book', { ...usual, note: 'x'.repeat(501) }, 'notTask'],
   ['a name that is a number', { ...usual, from: 4 }, 'notTask'],
   ['a day that is none', { ...usual, byDay: '2026-13-41' }, 'notTask'],
+  ['a day that its month does not have', { ...usual, byDay: '2026-02-30' }, 'notTask'],
   ['a day of another time', { ...usual, byDay: '3026-01-01' }, 'notTask'],
   ['thirteen drills', { ...usual, items: Array(13).fill(usual.items[0]) }, 'notTask'],
   ['a path that is none', { ...usual, path: { id: 'toTheMoon', step: 0 } }, 'notTask'],

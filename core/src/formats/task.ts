@@ -10,6 +10,7 @@ import {
   type PathId,
 } from '../exercise/index.ts';
 import { CoreError, type Reason } from '../signal/index.ts';
+import { isDay } from './isDay.ts';
 import { readJson } from './readJson.ts';
 
 /** One thing to be played: a drill of the shelf with what was chosen of it, or an exercise of one's own. */
@@ -39,9 +40,11 @@ const MOST_WORD = 200;
 const refuse = (sentence: string, name: Reason['name'], values: Reason['values'] = {}) =>
   new CoreError('task-unreadable', sentence, { name, values });
 
+/** What is written of a task, whether into a file or a link. */
+const documentOf = (task: Task) => ({ format: FORMAT, version: VERSION, ...task });
+
 /** A task as text of a file. */
-export const taskToText = (task: Task): string =>
-  JSON.stringify({ format: FORMAT, version: VERSION, ...task }, null, 1);
+export const taskToText = (task: Task): string => JSON.stringify(documentOf(task), null, 1);
 
 const isText = (value: unknown, most: number): value is string =>
   typeof value === 'string' && value.length <= most;
@@ -79,10 +82,8 @@ function parsePath(value: unknown): Task['path'] {
   return { id: path, step };
 }
 
-const isDay = (value: unknown): value is string =>
-  typeof value === 'string' &&
-  /^(199\d|20\d\d|21\d\d)-\d\d-\d\d$/.test(value) &&
-  !Number.isNaN(Date.parse(value));
+/** Of two centuries. */
+const isTaskDay = (value: unknown): value is string => isDay(value) && /^(199\d|20\d\d|21\d\d)-/.test(value);
 
 /** Reads a task from what JSON held. Throws `task-unreadable`, or what its exercise is refused with. */
 export function parseTask(value: unknown): Task {
@@ -92,7 +93,7 @@ export function parseTask(value: unknown): Task {
   if (version > VERSION) throw refuse(`version ${version} is newer than ${VERSION}`, 'newer');
   if (!isText(from, TASK_LIMITS.from) || !isText(note, TASK_LIMITS.note))
     throw refuse('its note or name is no text, or too long', 'notTask');
-  if (byDay !== null && !isDay(byDay)) throw refuse('its day is none', 'notTask');
+  if (byDay !== null && !isTaskDay(byDay)) throw refuse('its day is none', 'notTask');
   if (!Array.isArray(items) || items.length > TASK_LIMITS.items)
     throw refuse(`it holds at most ${TASK_LIMITS.items} exercises`, 'notTask');
   const read = { from, note, byDay, items: items.map(parseItem), path: parsePath(path) };
@@ -105,7 +106,7 @@ const fromWebSafe = (text: string) => text.replaceAll('-', '+').replaceAll('_', 
 
 /** A task as the fragment of an address: its version, a dot, and everything packed in letters that addresses keep. */
 export function taskToFragment(task: Task): string {
-  const packed = deflateSync(strToU8(JSON.stringify({ format: FORMAT, version: VERSION, ...task })), {
+  const packed = deflateSync(strToU8(JSON.stringify(documentOf(task))), {
     level: 9,
   });
   return `${VERSION}.${toWebSafe(btoa(String.fromCharCode(...packed)))}`;

@@ -57,14 +57,18 @@ function drillSearch(family: Family, horn: Horn, choices: Choices): string {
   return own.length > 0 ? `?${search.toString()}` : '';
 }
 
+/** A drill with what was chosen of it, as an address asks for it (`of`). */
+export const askedDrill = (family: Family, horn: Horn, choices: Choices): string =>
+  `${family.id}${drillSearch(family, horn, choices)}`;
+
 /** Where a drill is played: every state of the Stand has an address. */
 export function drillAddress(family: Family, horn: Horn, choices: Choices): string {
-  return `/stand/drill/${family.id}${drillSearch(family, horn, choices)}`;
+  return `/stand/drill/${askedDrill(family, horn, choices)}`;
 }
 
 /** Its place on the Shelf, with the same choices. */
 export function shelfAddress(family: Family, horn: Horn, choices: Choices): string {
-  return `/shelf/family/${family.id}${drillSearch(family, horn, choices)}`;
+  return `/shelf/family/${askedDrill(family, horn, choices)}`;
 }
 
 const HOMES: Record<Home, (at: string) => string> = {

@@ -1,11 +1,6 @@
-import { databaseOf, openedBook } from '../books/books.ts';
+import { databaseOf, isDemo, openedBook } from '../books/books.ts';
 
-function meta(name: string): string | null {
-  return document.querySelector<HTMLMetaElement>(`meta[name="${name}"]`)?.content ?? null;
-}
-
-/** Whether the server was started with demo data. */
-export const isDemo = meta('inner-hum-mode') === 'demo';
+export { isDemo };
 
 /** Each book has a database of its own, and so have the demo's takes. */
 export const databaseName = isDemo ? 'inner-hum-demo' : databaseOf(openedBook());

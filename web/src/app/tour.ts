@@ -1,3 +1,5 @@
+import { withSearch } from '../addresses/withSearch.ts';
+
 /** Eight stops through the demo, each one room with something that happened in twelve weeks; its sentence is `tour.` and its name. */
 export const TOUR = [
   { name: 'today', at: '/today' },
@@ -11,10 +13,7 @@ export const TOUR = [
 ] as const;
 
 /** The address of a stop, from 0: it says by itself which stop it is. */
-export function stopAddress(stop: number): string {
-  const { at } = TOUR[stop];
-  return `${at}${at.includes('?') ? '&' : '?'}tour=${stop + 1}`;
-}
+export const stopAddress = (stop: number): string => withSearch(TOUR[stop].at, 'tour', String(stop + 1));
 
 /** Which stop an address is, from 0; null: none. */
 export function stopOf(search: string): number | null {

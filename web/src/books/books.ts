@@ -14,9 +14,12 @@ function canKeepList(): boolean {
   }
 }
 
+/** Whether the server was started with demo data. */
+export const isDemo =
+  document.querySelector<HTMLMetaElement>('meta[name="inner-hum-mode"]')?.content === 'demo';
+
 /** The demo has takes of its own and no books; where the browser keeps nothing there is one book alone. */
-export const hasBooks =
-  document.querySelector<HTMLMetaElement>('meta[name="inner-hum-mode"]')?.content !== 'demo' && canKeepList();
+export const hasBooks = !isDemo && canKeepList();
 
 /** Reads what the browser may refuse to give. */
 function read(from: 'local' | 'session', key: string): string | null {

@@ -5,6 +5,7 @@ export { axisCents, centsText } from './centsText.ts';
 export { HairpinIcon } from './HairpinIcon.tsx';
 export { CallWords } from './CallWords.tsx';
 export { exerciseName, familyName } from './familyName.ts';
+export { nameOnNote } from './nameOnNote.ts';
 export { findingText } from './findingText.ts';
 export { headlineText, playedOf, type JudgedTake } from './headlineText.ts';
 export { itemName } from './itemName.ts';

@@ -7,6 +7,7 @@ import {
   playedItems,
   type Phrase,
 } from '@inner-hum/core/exercise';
+import { isDay } from '@inner-hum/core/formats';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { TOLERANCES } from '@inner-hum/core/judge';
 import { TRIAL_ATTACKS } from '@inner-hum/core/trial';
@@ -23,20 +24,15 @@ export const text = (most: number) => yup.string().max(most).defined();
 const LAST_MS = Date.UTC(2200, 0);
 const LAST_DAY = '2200-01-01';
 const FIRST_DAY = '1969-12-31';
-const isDay = (value: unknown) =>
-  typeof value === 'string' &&
-  /^\d{4}-\d{2}-\d{2}$/.test(value) &&
-  value >= FIRST_DAY &&
-  value <= LAST_DAY &&
-  new Date(`${value}T00:00Z`).toISOString().startsWith(value);
+const isStoredDay = (value: unknown) => isDay(value) && value >= FIRST_DAY && value <= LAST_DAY;
 export const time = yup.number().required().min(0).max(LAST_MS);
 export const timeOrNot = yup.number().min(0).max(LAST_MS).nullable().defined();
-export const day = yup.string().required().test('day', '${path} must be a day', isDay);
+export const day = yup.string().required().test('day', '${path} must be a day', isStoredDay);
 export const dayOrNot = yup
   .string()
   .nullable()
   .defined()
-  .test('day', '${path} must be a day', (value) => value === null || isDay(value));
+  .test('day', '${path} must be a day', (value) => value === null || isStoredDay(value));
 export const horn = yup.string().oneOf(HORN_IDS).required();
 export const finite = yup
   .number()

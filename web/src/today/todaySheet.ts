@@ -33,7 +33,7 @@ import {
   type SettingsRecord,
   type SheetRecord,
 } from '../storage/index.ts';
-import { drillAddress, playersHorn } from '../addresses/index.ts';
+import { askedDrill, drillAddress, playersHorn, withSearch } from '../addresses/index.ts';
 import { readRoutine } from './routine.ts';
 
 /** Days are counted from here. */
@@ -149,8 +149,7 @@ export function useToday(day: number): Today | null {
 }
 
 /** An address of the Stand that says which line of today's sheet is played there. */
-export const withLine = (address: string, key: string) =>
-  `${address}${address.includes('?') ? '&' : '?'}${new URLSearchParams({ sheet: key }).toString()}`;
+export const withLine = (address: string, key: string) => withSearch(address, 'sheet', key);
 
 /** Where a line is played. The address says which line it is. */
 export function lineAddress({ family: id, item, exerciseId, key }: SheetLine, horn: Horn): string {
@@ -160,15 +159,13 @@ export function lineAddress({ family: id, item, exerciseId, key }: SheetLine, ho
 }
 
 /** Where lines of a sheet are given to somebody else. */
-export function giveAddress(lines: readonly SheetLine[]): string {
+export function giveAddress(lines: readonly SheetLine[], horn: Horn): string {
   const search = new URLSearchParams();
-  for (const { family, item, exerciseId } of lines)
+  for (const { family: id, item, exerciseId } of lines) {
+    const family = id && familyById(id);
     if (exerciseId) search.append('of', `own.${exerciseId}`);
-    else if (family)
-      search.append(
-        'of',
-        `${family}?${new URLSearchParams(Object.entries(item?.choices ?? {}).map(([name, value]) => [name, String(value)])).toString()}`,
-      );
+    else if (family) search.append('of', askedDrill(family, horn, item?.choices ?? {}));
+  }
   return `/task/new?${search.toString()}`;
 }
 

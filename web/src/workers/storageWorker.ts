@@ -10,13 +10,15 @@ export function openStorageWorker(name: string | null): void {
   databaseName = name;
 }
 
+const startWorker = (name: string) =>
+  new Worker(new URL('./storage.worker.ts', import.meta.url), { type: 'module', name });
+/** Every call but `stop`, whose answer nobody waits for, answers with a promise already: through a worker they are the same. */
+const remoteOf = (worker: Worker) => Comlink.wrap(worker) as unknown as StorageWorker;
+
 /** The storage worker; its worker starts when it is first needed. Null where nothing is stored. */
 export function storageWorker(): StorageWorker | null {
   if (databaseName === null) return null;
-  // Every call but `stop`, whose answer nobody waits for, answers with a promise already: through a worker they are the same.
-  running ??= Comlink.wrap(
-    new Worker(new URL('./storage.worker.ts', import.meta.url), { type: 'module', name: databaseName }),
-  ) as unknown as StorageWorker;
+  running ??= remoteOf(startWorker(databaseName));
   return running;
 }
 
@@ -26,10 +28,9 @@ export async function restoreInto(
   file: File,
   onProgress: (done: number, of: number) => void,
 ): ReturnType<StorageWorker['restore']> {
-  const worker = new Worker(new URL('./storage.worker.ts', import.meta.url), { type: 'module', name });
+  const worker = startWorker(name);
   try {
-    const remote = Comlink.wrap(worker) as unknown as StorageWorker;
-    return await remote.restore(file, 'merge', Comlink.proxy(onProgress));
+    return await remoteOf(worker).restore(file, 'merge', Comlink.proxy(onProgress));
   } finally {
     worker.terminate();
   }

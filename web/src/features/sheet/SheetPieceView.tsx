@@ -1,3 +1,4 @@
+import type { AskedFor } from '../../addresses/index.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { allNotes, cautionsOf, extentOf, isAlone, readShift } from '@inner-hum/core/exercise';
 import { useMemo } from 'react';
@@ -5,10 +6,9 @@ import { useTranslation } from 'react-i18next';
 import { Engraving, phrasesOf } from '../../engraving/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { exerciseName, extentText, familyName } from '../../notation/index.ts';
-import type { SheetPiece } from './readSheet.ts';
 
 interface SheetPieceViewProps {
-  piece: SheetPiece;
+  piece: AskedFor;
   settings: SettingsRecord;
   width: number;
 }
@@ -19,7 +19,8 @@ const STAND_SCALE = 0.85;
 /** One exercise on paper: what it is for, how fast, how to rest, and every phrase of it. */
 export function SheetPieceView({ piece, settings, width }: SheetPieceViewProps) {
   const { t } = useTranslation();
-  const { exercise, familyId } = piece;
+  const { exercise, drill } = piece;
+  const familyId = drill?.family;
   const { hornId, naming } = settings;
   const phrases = useMemo(() => phrasesOf(exercise, hornId), [exercise, hornId]);
   const shift = readShift(exercise, hornId);

@@ -1,9 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { playersHorn } from '../../addresses/index.ts';
+import { playersHorn, readAskedFor } from '../../addresses/index.ts';
 import { listOwnExercises, readSettings } from '../../storage/index.ts';
 import { readPaper, useSearch } from '../../ui/index.ts';
-import { readSheet } from './readSheet.ts';
 import { SheetView } from './SheetView.tsx';
 
 /** Exercises on paper. What is printed is in the address. */
@@ -12,7 +11,7 @@ export function Component() {
   const settings = useLiveQuery(readSettings);
   const own = useLiveQuery(listOwnExercises);
   const pieces = useMemo(
-    () => (settings && own ? readSheet(search, own, playersHorn(settings)) : null),
+    () => (settings && own ? readAskedFor(search, own, playersHorn(settings)) : null),
     [search, own, settings],
   );
   if (!settings || !pieces) return null;

@@ -1,11 +1,11 @@
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionLink, PrintedPage, PRINTED_WIDTH_PX, type Paper } from '../../ui/index.ts';
-import type { SheetPiece } from './readSheet.ts';
+import type { AskedFor } from '../../addresses/index.ts';
 import { SheetPieceView } from './SheetPieceView.tsx';
 
 interface SheetViewProps {
-  pieces: readonly SheetPiece[];
+  pieces: readonly AskedFor[];
   paper: Paper;
   settings: SettingsRecord;
   onPaper(paper: Paper): void;
@@ -27,7 +27,7 @@ export function SheetView({ pieces, paper, settings, onPaper }: SheetViewProps) 
       {...(pieces.length === 0 && { empty: t('sheet.empty') })}
     >
       {pieces.map((piece) => (
-        <SheetPieceView key={piece.key} piece={piece} settings={settings} width={PRINTED_WIDTH_PX[paper]} />
+        <SheetPieceView key={piece.of} piece={piece} settings={settings} width={PRINTED_WIDTH_PX[paper]} />
       ))}
     </PrintedPage>
   );

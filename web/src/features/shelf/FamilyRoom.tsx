@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
+import { askedDrill, drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
 import { familyName } from '../../notation/index.ts';
 import { currentSearch } from '../../ui/index.ts';
@@ -30,8 +30,7 @@ export function Component() {
   if (!settings || !horn) return null;
   const choices = read?.choices ?? {};
   const { favourites } = settings;
-  const address = shelfAddress(family, horn, choices);
-  const of = `of=${encodeURIComponent(address.replace('/shelf/family/', ''))}`;
+  const of = `of=${encodeURIComponent(askedDrill(family, horn, choices))}`;
   return (
     <FamilyView
       family={family}

@@ -16,7 +16,7 @@ import {
   undoDeleteOwnExercise,
   writeOwnExercise,
 } from '../../storage/index.ts';
-import { readSheet } from '../sheet/readSheet.ts';
+import { readAskedFor } from '../../addresses/index.ts';
 import { importExercises } from './importExercises.ts';
 import { shelfEntries } from '../../listing/index.ts';
 import { wantedEntries, readShelfFilter, shelfSearch, ZONES } from './shelfFilter.ts';
@@ -96,8 +96,8 @@ it('prints what the address asks for, in its order, inside the range; the rest i
   const own = await listOwnExercises();
   const narrow = hornWithin(alto, { lowest: writtenMidi(76), highest: writtenMidi(90) });
   const sheet = (search: string, horn = alto) =>
-    readSheet(new URLSearchParams(search), own, horn).map(
-      ({ key, exercise }) => `${key} ${exercise.tempoBpm}`,
+    readAskedFor(new URLSearchParams(search), own, horn).map(
+      ({ of, exercise }) => `${of} ${exercise.tempoBpm}`,
     );
   const asked = new URLSearchParams([
     ['of', 'pairedSwells?tempoBpm=52'],

@@ -4,7 +4,7 @@ import { TASK_LIMITS, taskToFragment, taskToText, type Task } from '@inner-hum/c
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { playersHorn } from '../../addresses/index.ts';
+import { playersHorn, readAskedFor } from '../../addresses/index.ts';
 import { openedBook } from '../../books/index.ts';
 import { listOwnExercises, readSettings } from '../../storage/index.ts';
 import {
@@ -21,7 +21,6 @@ import {
   TextField,
   useSearch,
 } from '../../ui/index.ts';
-import { askedItems } from './askedItems.ts';
 import { QrPicture } from './QrPicture.tsx';
 import { TaskItemLine } from './TaskItemLine.tsx';
 
@@ -39,7 +38,13 @@ export function Component() {
   const [path, setPath] = useState('none');
   const [isCopied, setCopied] = useState(false);
   const horn = settings && playersHorn(settings);
-  const items = useMemo(() => (own && horn ? askedItems(search, own, horn) : []), [search, own, horn]);
+  const items = useMemo(
+    () =>
+      (own && horn ? readAskedFor(search, own, horn) : [])
+        .slice(0, TASK_LIMITS.items)
+        .map(({ of, drill, exercise }) => ({ of, item: drill ?? { exercise } })),
+    [search, own, horn],
+  );
   if (!settings || !horn || !own) return null;
   const id = PATH_IDS.find((each) => each === path);
   const task: Task = {

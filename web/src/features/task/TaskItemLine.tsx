@@ -11,7 +11,7 @@ import type { TaskItem } from '@inner-hum/core/formats';
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { exerciseName, extentText, familyName, signedNote } from '../../notation/index.ts';
+import { exerciseName, extentText, familyName, nameOnNote } from '../../notation/index.ts';
 import { RibbonScore } from '../../ribbon/index.ts';
 
 interface TaskItemLineProps {
@@ -27,14 +27,13 @@ const RIBBON_PX = 46;
 export function TaskItemLine({ item, horn, naming, children }: TaskItemLineProps) {
   const { t } = useTranslation();
   const family = 'family' in item ? familyById(item.family) : null;
-  const exercise =
-    'exercise' in item ? item.exercise : family?.options(horn) ? family.build(horn, item.choices) : null;
-  // A link may say anything: what is read of it is what the drill makes of it.
   const options = family?.options(horn);
+  const exercise =
+    'exercise' in item ? item.exercise : family && options ? family.build(horn, item.choices) : null;
+  // A link may say anything: what is read of it is what the drill makes of it.
   const note = options && 'family' in item ? completeChoices(options, item.choices).note : undefined;
   const plain = 'exercise' in item ? exerciseName(item.exercise, t) : familyName(item.family, t);
-  const name =
-    typeof note === 'number' ? t('today.onNote', { name: plain, note: signedNote(note, naming) }) : plain;
+  const name = nameOnNote(plain, note, naming, t);
   return (
     <Flex
       as="li"

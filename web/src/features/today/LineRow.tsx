@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { RibbonScore } from '../../ribbon/index.ts';
 import { lineAddress } from '../../today/index.ts';
 import type { SettingsRecord } from '../../storage/index.ts';
-import { exerciseName, familyName, signedNote } from '../../notation/index.ts';
+import { exerciseName, familyName, nameOnNote } from '../../notation/index.ts';
 import { ActionButton, ActionLink } from '../../ui/index.ts';
 import { LineHeadline } from './LineHeadline.tsx';
 import { lineShape } from './lineShape.ts';
@@ -45,12 +45,8 @@ export function LineRow(props: LineRowProps) {
   const { t } = useTranslation();
   const { family: id, item, reason, seconds, key } = line;
   const exercise = lineShape(line, own, horn);
-  const note = item?.choices.note;
   const plain = id ? familyName(id, t) : own ? exerciseName(own, t) : t(plainName(line));
-  const name =
-    typeof note === 'number'
-      ? t('today.onNote', { name: plain, note: signedNote(note, settings.naming) })
-      : plain;
+  const name = nameOnNote(plain, item?.choices.note, settings.naming, t);
   const canChange = reason.kind !== 'opening' && reason.kind !== 'free' && !isDone;
   return (
     <Flex

@@ -8,7 +8,7 @@ import { useTranslation } from 'react-i18next';
 import { drillAddress } from '../../addresses/index.ts';
 import { openedBook } from '../../books/index.ts';
 import { saveArchive } from '../../files/index.ts';
-import { exerciseName, familyName, signedNote } from '../../notation/index.ts';
+import { exerciseName, familyName, nameOnNote } from '../../notation/index.ts';
 import {
   countTaskTakes,
   dayOf,
@@ -85,10 +85,9 @@ function TaskLine({ task, horn, naming, onDone }: TaskLineProps) {
   }
   const nameOf = ({ family, choices, exerciseId }: TaskRecord['items'][number]) => {
     if (family) {
-      const name = familyName(family, t);
       const options = familyById(family)?.options(horn);
       const note = options && completeChoices(options, choices).note;
-      return typeof note === 'number' ? t('today.onNote', { name, note: signedNote(note, naming) }) : name;
+      return nameOnNote(familyName(family, t), note, naming, t);
     }
     const found = own?.find(({ id }) => id === exerciseId);
     return found ? exerciseName(found.exercise, t) : t('task.goneItem');

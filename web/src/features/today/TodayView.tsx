@@ -165,7 +165,7 @@ export function TodayView(props: TodayViewProps) {
         <ActionLink look="plain" to="/today/why">
           {t('plan.link')}
         </ActionLink>
-        <ActionLink look="plain" to={giveAddress(lines)}>
+        <ActionLink look="plain" to={giveAddress(lines, horn)}>
           {t('task.giveSheet')}
         </ActionLink>
       </Flex>
