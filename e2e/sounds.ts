@@ -27,6 +27,7 @@ export const SOUNDS = {
   ownBreak: join(folder, 'own-break.wav'),
   ownWidening: join(folder, 'own-widening.wav'),
   lick: join(folder, 'lick.wav'),
+  hearing: join(folder, 'hearing.wav'),
 };
 
 /** Time for the page to open the microphone and make the exercise ready before the note comes. */
@@ -219,4 +220,33 @@ export function playInOwnTime(id: FamilyId, choices: Choices, beats: readonly nu
     leadSeconds: LEAD_SECONDS,
     tailSeconds: 2,
   });
+}
+
+/** How much longer than what was played somebody waits before the next note. */
+const WAITS_SECONDS = 2.5;
+
+/** What `/stand/drill/firstHearing?beats=2&tempoBpm=120` asks of an alto, from B4 to the overtones; instead of the twelfth the octave comes once more. */
+export function playHearing(): Float32Array<ArrayBuffer> {
+  const family = familyById('firstHearing');
+  if (!family) throw new Error('no hearing');
+  const hornId = 'alto';
+  const exercise = family.build(hornById(hornId), { beats: 2, tempoBpm: 120 });
+  const last = exercise.phrases.length - 1;
+  const parts = exercise.phrases.map((_, i) => {
+    const phrase = phraseExercise(exercise, i);
+    const seconds = (phrase.phrases[0].items[0].lengthBeats * 60) / exercise.tempoBpm;
+    return playExercise({
+      exercise: phrase,
+      hornId,
+      a4Hz: 440,
+      scale: { floorDb: -48, ceilingDb: -14, source: 'assumed' },
+      profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
+      faults: i === last ? [{ item: 0, kind: 'wrongNote', semitones: -7 }] : [],
+      sampleRateHz: 48000,
+      seed: 53 + i,
+      leadSeconds: i === 0 ? LEAD_SECONDS : 0,
+      tailSeconds: seconds + WAITS_SECONDS,
+    }).samples;
+  });
+  return Float32Array.from(parts.flatMap((part) => [...part]));
 }

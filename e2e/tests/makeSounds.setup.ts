@@ -7,6 +7,7 @@ import {
   playClimb,
   playDrone,
   playFaultySwell,
+  playHearing,
   playInOwnTime,
   playLick,
   playLoudDescent,
@@ -27,6 +28,7 @@ setup('what the fake microphones play', async () => {
   await write(SOUNDS.softAndLoud, playSoftAndLoud());
   await write(SOUNDS.loudDescent, playLoudDescent().samples);
   await write(SOUNDS.lick, playLick().samples);
+  await write(SOUNDS.hearing, playHearing());
   await write(SOUNDS.airAndNote, playAirAndNote().samples);
   const own = (...of: Parameters<typeof playInOwnTime>) => playInOwnTime(...of).samples;
   await write(SOUNDS.ownCascade, own('overtoneCascade', { note: 65, to: 65, tempoBpm: 90 }, [5, 4]));

@@ -13,11 +13,16 @@ function heard(
     at = 0,
     cents = 4,
     spread = 5,
-    spanDb = null as number | null,
+    loudness = [null, null] as [number | null, number | null],
     seconds = 4,
   } = {},
 ): PractisedNote {
-  const figures = { centsMean: seconds > 0 ? cents : null, centsSpread: spread, dynamicSpanDb: spanDb };
+  const figures = {
+    centsMean: seconds > 0 ? cents : null,
+    centsSpread: spread,
+    softestDb: loudness[0],
+    dynamicSpanDb: loudness[1],
+  };
   return {
     family: 'firstHearing',
     writtenMidi: writtenMidi(written),
@@ -35,7 +40,8 @@ const all = [71, 60, 59, 58, 74, 81, 84, 86, 88, 89].map((midi, at) => heard(mid
 it('tells the range that spoke, how far soft and loud are apart, how steady the easy note was, and which overtones came', () => {
   const [hearing] = hearings([
     ...all,
-    heard(71, { at: 20, spanDb: 21 }),
+    heard(71, { at: 20, loudness: [-42, 21] }),
+    heard(74, { at: 20, loudness: [-30, 3] }),
     heard(70, { fingered: 58, at: 21 }),
     heard(77, { fingered: 58, at: 22, cents: -1900 }),
   ]);
@@ -43,7 +49,7 @@ it('tells the range that spoke, how far soft and loud are apart, how steady the 
     day: '2026-11-30',
     lowest: 58,
     highest: 89,
-    spanDb: 21,
+    loudness: { softDb: -42, loudDb: -21 },
     spreadCents: 5,
     overtones: [12],
   });
@@ -68,9 +74,13 @@ it.each<[string, PractisedNote[], ReturnType<typeof hearingProposal>]>([
   [
     'everything and the twelfth',
     [...all, heard(77, { fingered: 58 })],
-    { experience: 'advanced', toleranceId: 'usual', range: null },
+    { experience: 'advanced', toleranceId: 'usual', range: null, scale: null },
   ],
-  ['everything but overtones', all, { experience: 'someYears', toleranceId: 'usual', range: null }],
+  [
+    'everything but overtones',
+    all,
+    { experience: 'someYears', toleranceId: 'usual', range: null, scale: null },
+  ],
   [
     'the middle of the horn',
     [heard(71), heard(62), heard(81)],
@@ -78,6 +88,7 @@ it.each<[string, PractisedNote[], ReturnType<typeof hearingProposal>]>([
       experience: 'firstYear',
       toleranceId: 'relaxed',
       range: { lowest: writtenMidi(62), highest: writtenMidi(81) },
+      scale: null,
     },
   ],
   [
@@ -87,8 +98,17 @@ it.each<[string, PractisedNote[], ReturnType<typeof hearingProposal>]>([
       experience: 'someYears',
       toleranceId: 'relaxed',
       range: { lowest: writtenMidi(60), highest: writtenMidi(84) },
+      scale: null,
     },
   ],
 ])('of %s proposes %j', (_, notes, proposal) => {
   expect(hearingProposal(hearings(notes)[0], alto)).toEqual(proposal);
+});
+
+it('takes the softest and the loudest of the hearing for the ends of the scale, if both were played', () => {
+  const scaleOf = (softDb: number, spanDb: number) =>
+    hearingProposal(hearings([heard(71, { loudness: [softDb, spanDb] })])[0], alto).scale;
+  expect(scaleOf(-44, 26)).toEqual({ floorDb: -44, ceilingDb: -18, source: 'calibrated' });
+  expect(scaleOf(-44, 8)).toEqual({ floorDb: -44, ceilingDb: -36, source: 'calibrated' });
+  expect(scaleOf(-44, 7.9)).toBeNull();
 });

@@ -1,4 +1,4 @@
-import type { Experience } from '../exercise/index.ts';
+import type { DynamicScale, Experience } from '../exercise/index.ts';
 import type { NoteRange, WrittenMidi, Horn } from '../horn/index.ts';
 import type { ToleranceId } from '../judge/index.ts';
 import { figureOf, type PractisedNote } from '../practice/index.ts';
@@ -10,8 +10,8 @@ export interface Hearing {
   /** The lowest and the highest note that spoke by its own fingering. */
   lowest: WrittenMidi;
   highest: WrittenMidi;
-  /** From the softest to the loudest of one note, in dB; null: not played. */
-  spanDb: number | null;
+  /** The softest and the loudest of the note that grew and faded, in dBFS; null: not played. */
+  loudness: { softDb: number; loudDb: number } | null;
   /** How far the pitch of the easy note strayed, in cents; null: not heard. */
   spreadCents: number | null;
   /** Overtones that spoke, in half steps over their fundamental. */
@@ -34,16 +34,18 @@ function hearingOf(day: string, notes: readonly PractisedNote[]): Hearing | null
     .toSorted((a, b) => a - b);
   const [lowest, highest] = [own.at(0), own.at(-1)];
   if (lowest === undefined || highest === undefined) return null;
-  const most = (values: readonly (number | null)[]) => {
-    const known = values.filter((value) => value !== null);
-    return known.length === 0 ? null : Math.max(...known);
-  };
+  const [grown] = spoken
+    .flatMap((note) => {
+      const [softDb, spanDb] = [figureOf(note, 'softestDb'), figureOf(note, 'dynamicSpanDb')];
+      return softDb === null || spanDb === null ? [] : { softDb, loudDb: softDb + spanDb };
+    })
+    .toSorted((a, b) => b.loudDb - b.softDb - (a.loudDb - a.softDb));
   const easy = spoken.find(({ writtenMidi, fingeredMidi }) => writtenMidi === EASY && fingeredMidi === EASY);
   return {
     day,
     lowest,
     highest,
-    spanDb: most(spoken.map((note) => figureOf(note, 'dynamicSpanDb'))),
+    loudness: grown ?? null,
     spreadCents: easy ? figureOf(easy, 'centsSpread') : null,
     overtones: [
       ...new Set(
@@ -77,6 +79,8 @@ export interface HearingProposal {
   toleranceId: ToleranceId;
   /** Null: all that the horn has. */
   range: NoteRange | null;
+  /** The player's own scale at this place; null: soft and loud were not far enough apart to tell. */
+  scale: DynamicScale | null;
 }
 
 const LOW_C = 60;
@@ -84,12 +88,14 @@ const LOW_B = 59;
 const HIGH_C = 84;
 const HIGH_E = 88;
 const TWELFTH = 19;
+/** Nearer together than this soft and loud were not both played. */
+const LEAST_SPAN_DB = 8;
 /** Whoever strays more on the easiest note is judged more gently. */
 const RELAXED_FROM_CENTS = 10;
 
 /** What a hearing says of how to judge and to plan: by what spoke, not by years. */
 export function hearingProposal(hearing: Hearing, horn: Pick<Horn, 'lowest' | 'highest'>): HearingProposal {
-  const { lowest, highest, overtones, spreadCents } = hearing;
+  const { lowest, highest, overtones, spreadCents, loudness } = hearing;
   const isAdvanced = lowest <= LOW_B && highest >= HIGH_E && overtones.includes(TWELFTH);
   const experience = isAdvanced
     ? 'advanced'
@@ -101,5 +107,9 @@ export function hearingProposal(hearing: Hearing, horn: Pick<Horn, 'lowest' | 'h
     experience,
     toleranceId: experience === 'firstYear' || (spreadCents ?? 0) > RELAXED_FROM_CENTS ? 'relaxed' : 'usual',
     range: isWhole ? null : { lowest, highest },
+    scale:
+      loudness && loudness.loudDb - loudness.softDb >= LEAST_SPAN_DB
+        ? { floorDb: loudness.softDb, ceilingDb: loudness.loudDb, source: 'calibrated' }
+        : null,
   };
 }

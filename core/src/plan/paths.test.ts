@@ -69,6 +69,11 @@ it('has six steps on every path, each of which can be got through on every horn 
         // One good day is not enough, nor what was played before the step began.
         expect(pathProgress(path, place, onDay(1, true)).isThrough, which).toBe(false);
         expect(pathProgress(path, { step, since: 6 * DAY_MS }, good).isThrough, which).toBe(false);
+        // The next one tells what this one had asked for; whoever went on without it is told nothing.
+        const next = { step: step + 1, since: 6 * DAY_MS };
+        const { right, of } = PATHS[path][step].evidence;
+        expect(pathProgress(path, next, good).passed, which).toEqual({ right, of });
+        expect(pathProgress(path, next, onDay(7, true)).passed, which).toBeNull();
       }
     });
   }

@@ -155,6 +155,8 @@ export interface PathProgress {
   leastDays: number;
   /** The next step may begin. */
   isThrough: boolean;
+  /** So many in a row went as the step before asked for; null: it was left by the player's wish, or this is the first. */
+  passed: { right: number; of: number } | null;
 }
 
 /** How far the step has come on which a player stands. */
@@ -169,6 +171,13 @@ export function pathProgress(
   const { evidence, lines } = steps[now];
   const families = new Set<string>(lines.map(({ family }) => family));
   const lately = history.filter(({ at }) => at >= since);
+  const asked = steps[Math.max(0, place - 1)].evidence;
+  const wasPassed =
+    place > 0 &&
+    shownBy(
+      history.filter(({ at }) => at < since),
+      asked,
+    ).isShown;
   const shown = shownBy(lately, evidence);
   const days = new Set(
     lately.flatMap(({ family, day }) => (family !== null && families.has(family) ? [day] : [])),
@@ -182,5 +191,6 @@ export function pathProgress(
     daysPractised: days.size,
     leastDays: LEAST_DAYS,
     isThrough: !isAtEnd && shown.isShown && days.size >= LEAST_DAYS,
+    passed: wasPassed ? { right: asked.right, of: asked.of } : null,
   };
 }

@@ -99,6 +99,7 @@ test('a first-year player’s sheet waits with subtone, widening swells and alti
     .getByRole('group', { name: 'How long have you played?' })
     .getByRole('radio', { name: 'first year' })
     .click();
+  await page.getByRole('radio', { name: 'first year', checked: true }).waitFor();
   await page.goto('/today');
   await page.getByRole('group', { name: 'Minutes' }).getByRole('radio', { name: '30' }).click();
   const sheet = page.getByTestId('sheet');

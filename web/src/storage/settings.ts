@@ -1,3 +1,4 @@
+import type { DynamicScale } from '@inner-hum/core/exercise';
 import { database } from './database.ts';
 import { type CalibrationRecord } from './records.ts';
 import { SETTINGS_CHECKS } from './settingsChecks.ts';
@@ -40,4 +41,19 @@ export async function readCalibration(): Promise<CalibrationRecord | null> {
 
 export async function saveCalibration(record: CalibrationRecord): Promise<void> {
   await database().calibrations.put(record);
+}
+
+/** A player's own scale heard at this place; what else was calibrated here stays. */
+export async function saveScale(scale: DynamicScale): Promise<void> {
+  const { roomFloorDb, roundTripSeconds } = (await readCalibration()) ?? {
+    roomFloorDb: null,
+    roundTripSeconds: null,
+  };
+  await saveCalibration({
+    id: crypto.randomUUID(),
+    madeAt: Date.now(),
+    roomFloorDb,
+    scale,
+    roundTripSeconds,
+  });
 }

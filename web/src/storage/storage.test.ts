@@ -31,10 +31,13 @@ import {
   packTakeSound,
   preferredFingerings,
   purgeDeleted,
+  readCalibration,
   readSettings,
   readSheetOf,
   readTakeFrames,
   retireReed,
+  saveCalibration,
+  saveScale,
   storeTake,
   playingLoadSince,
   takesInParts,
@@ -350,4 +353,16 @@ it('sets a row aside that a room could not show, and puts it back as it was; wha
   expect(await putRowBack('takes/"b"')).toMatch(/^playerNote/);
   expect(await putRowBack('takes/"c"')).toMatch(/no table/);
   expect((await listQuarantine()).map(({ id }) => id)).toEqual(['takes/"b"']);
+});
+
+it('puts a scale that was heard in the place of the one before, and keeps the room and the delay that were measured', async () => {
+  const scale = { floorDb: -44, ceilingDb: -18, source: 'calibrated' } as const;
+  await saveScale(scale);
+  expect(await readCalibration()).toMatchObject({ scale, roomFloorDb: null, roundTripSeconds: null });
+  const measured = { roomFloorDb: -70, roundTripSeconds: 0.03 };
+  await saveCalibration({ id: 'measured', madeAt: Date.now() + 1, scale: null, ...measured });
+  const later = { ...scale, floorDb: -50 };
+  await new Promise((done) => setTimeout(done, 5));
+  await saveScale(later);
+  expect(await readCalibration()).toMatchObject({ scale: later, ...measured });
 });

@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { drillAddress, playersHorn } from '../../addresses/index.ts';
 import { signedNote } from '../../notation/index.ts';
-import { changeSettings, dayOf, listPractice, readSettings } from '../../storage/index.ts';
+import { changeSettings, dayOf, listPractice, readSettings, saveScale } from '../../storage/index.ts';
 import { ActionButton, ActionLink, RoomHeading } from '../../ui/index.ts';
 import { dateText, decimals } from '../../words/index.ts';
 
@@ -26,13 +26,13 @@ async function readHearings(now: number) {
 
 /** What was heard on one day, in one sentence a thing. */
 function heardText(
-  { lowest, highest, spanDb, spreadCents, overtones }: Hearing,
+  { lowest, highest, loudness, spreadCents, overtones }: Hearing,
   naming: NoteNaming,
   t: TFunction,
 ) {
   return [
     t('hearing.range', { low: signedNote(lowest, naming), high: signedNote(highest, naming) }),
-    ...(spanDb === null ? [] : [t('hearing.span', { db: decimals(spanDb, 0) })]),
+    ...(loudness === null ? [] : [t('hearing.span', { db: decimals(loudness.loudDb - loudness.softDb, 0) })]),
     ...(spreadCents === null ? [] : [t('hearing.spread', { cents: decimals(spreadCents, 0) })]),
     t('hearing.overtones', { count: overtones.length }),
   ].join(' ');
@@ -54,6 +54,8 @@ export function Component() {
       {t(list.length === 0 ? 'hearing.begin' : 'hearing.again')}
     </ActionLink>
   );
+  // The simulated player plays on a scale of its own.
+  const isHeard = settings.source === 'microphone';
   const [newest, ...before] = list;
   const proposal = list.length === 0 ? null : hearingProposal(newest, horn);
   return (
@@ -77,6 +79,15 @@ export function Component() {
                 high: signedNote(proposal.range.highest, naming),
               })
             : t('hearing.wholeRange')}
+          {proposal.scale && isHeard && (
+            <>
+              {' '}
+              {t('hearing.scale', {
+                soft: decimals(proposal.scale.floorDb, 0),
+                loud: decimals(proposal.scale.ceilingDb, 0),
+              })}
+            </>
+          )}
           <Flex mt="3" gap="4" alignItems="center" wrap="wrap">
             <ActionButton
               look="main"
@@ -86,6 +97,7 @@ export function Component() {
                   const { [hornId]: _, ...others } = ranges;
                   return { experience, toleranceId, ranges: range ? { ...others, [hornId]: range } : others };
                 });
+                if (proposal.scale && isHeard) void saveScale(proposal.scale);
                 setUsed(true);
               }}
             >

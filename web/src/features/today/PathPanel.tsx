@@ -15,7 +15,7 @@ interface PathPanelProps {
 /** The step of the path that leads the sheet: what it is about, how far it has come, and the ways on and back. */
 export function PathPanel({ progress, onStep }: PathPanelProps) {
   const { t } = useTranslation();
-  const { path, step, isAtEnd, shown, wanted, daysPractised, leastDays } = progress;
+  const { path, step, isAtEnd, shown, wanted, daysPractised, leastDays, passed } = progress;
   const figures = { ...shown, wanted: wanted.right, wantedOf: wanted.of };
   const titleOf = (at: number) =>
     t('today.pathStep', {
@@ -25,6 +25,11 @@ export function PathPanel({ progress, onStep }: PathPanelProps) {
     });
   return (
     <MarkedPart mark="brass" testId="path" step={isAtEnd ? STEPS_OF_PATH : step}>
+      <Box role="status">
+        {passed &&
+          (isAtEnd || shown.of === 0) &&
+          t('today.pathPassed', { step: isAtEnd ? STEPS_OF_PATH : step, ...passed })}
+      </Box>
       <Box fontFamily="heading" fontSize="large">
         {isAtEnd ? t('today.pathDone') : titleOf(step)}
       </Box>
