@@ -90,42 +90,90 @@ export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserCon
 
 /** Journeys that share one browser, and what it has loaded: each leaves it as the next may find it. */
 const inOneBrowser = (options: BrowserContextOptions, begin: (page: Page) => Promise<void>) =>
-  base.extend<{ page: Page }, { shared: BrowserContext }>({
+  base.extend<object, { shared: BrowserContext; first: Page }>({
     shared: [
       async ({ browser }, use, info) => {
         const wanted = { ...sharedOptions(info), ...options };
         const context = await browser.newContext(wanted);
         const look = watch(context, wanted.baseURL ?? '');
-        const page = await context.newPage();
-        await begin(page);
-        await page.close();
         await use(context);
         look();
         await context.close();
       },
       { scope: 'worker', timeout: 90_000 },
     ],
-    page: async ({ shared }, use) => {
-      const page = await shared.newPage();
-      await use(page);
-      await page.close();
-    },
+    first: [
+      async ({ shared }, use) => {
+        const page = await shared.newPage();
+        await begin(page);
+        await use(page);
+      },
+      { scope: 'worker', timeout: 90_000 },
+    ],
   });
 
-/** Rooms at rest, where nothing was played yet. */
+/** Rooms at rest, where nothing was played yet: all in one page, in which they only look. */
 export const roomTest = inOneBrowser(
   { storageState: STATES.quick },
   async (page) => void (await page.goto('/case')),
-);
+).extend<{ page: Page }>({
+  page: async ({ first, viewport }, use) => {
+    if (viewport) await first.setViewportSize(viewport);
+    await first.emulateMedia({ colorScheme: 'light', forcedColors: 'none' });
+    await use(first);
+  },
+});
 
-/** The demo's twelve weeks. */
+/** The demo's twelve weeks: a page for each. */
 export const demoTest = inOneBrowser({ baseURL: `http://127.0.0.1:${DEMO_PORT}` }, async (page) => {
   await page.goto('/case');
   await page.getByRole('radio', { name: 'quickly' }).click({ timeout: 60_000 });
   await page.getByRole('radio', { name: 'quickly', checked: true }).waitFor();
+}).extend<{ page: Page }>({
+  page: async ({ first, shared }, use) => {
+    // The demo is in its browser once the first page has opened it.
+    await first.waitForLoadState();
+    const page = await shared.newPage();
+    await use(page);
+    await page.close();
+  },
 });
 
 export { expect };
+
+/** Between two rooms: one in which nothing happens. */
+const HALLS = ['/words', '/find'];
+
+/** Moves inside the app as its own links do, and waits until the room before is gone. */
+async function move(page: Page, address: string): Promise<void> {
+  await page.evaluate((to) => {
+    for (const left of document.querySelectorAll('h1, main')) left.setAttribute('data-left', '');
+    const { idx = 0 } = (history.state ?? {}) as { idx?: number };
+    history.pushState({ idx: idx + 1, key: `visit${idx}` }, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: history.state as unknown }));
+  }, address);
+  await page.waitForFunction(() => document.querySelector('h1[data-left]') === null, null, {
+    timeout: 40_000,
+  });
+}
+
+/**
+ * Goes to a room. A page that shows the app already goes there by its own way, through a room in between, so that nothing of the room
+ * before is left; one that does not loads it. What is about loading says `page.goto`.
+ */
+export async function visit(page: Page, address: string): Promise<void> {
+  const isInside = await page
+    .evaluate(() => document.querySelector('main h1') !== null && location.protocol === 'http:')
+    .catch(() => false);
+  if (!isInside) {
+    await page.goto(address);
+    return;
+  }
+  const [wanted, here] = [address, page.url()].map((each) => new URL(each, page.url()).pathname);
+  const hall = HALLS.find((each) => each !== wanted) ?? HALLS[0];
+  if (here !== hall) await move(page, hall);
+  await move(page, address);
+}
 
 /** The questions of a first visit, answered; then the first swell is on screen. */
 export async function firstVisit(page: Page, source: 'microphone' | 'simulated player'): Promise<void> {

@@ -9,7 +9,7 @@ import { databaseName, isDemo } from './app/mode.ts';
 import { painted, showOpening } from './app/opening.ts';
 import { store } from './app/store.ts';
 import { purgeBooks } from './books/bookChanges.ts';
-import { createStorageMaintenance, isClockSetBack } from './housekeeping/index.ts';
+import { createStorageMaintenance, isClockSetBack, tellWhatIsNotStored } from './housekeeping/index.ts';
 import { createSessionDoor, outdated, problemRaised } from './session/index.ts';
 import {
   loadTakeKeys,
@@ -29,6 +29,7 @@ const QUIET_MS = 3000;
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
 awaitInstallOffer();
+tellWhatIsNotStored(window, () => store.dispatch(problemRaised('notStored')));
 const storageKind = await openStorage(databaseName, () => store.dispatch(outdated())).catch(async () => {
   await startWords('device');
   // Whatever the reason, a blank page would look as if everything were gone. There is nothing to go on with.

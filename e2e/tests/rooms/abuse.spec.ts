@@ -36,6 +36,16 @@ test.describe('who was never here', () => {
     const saving = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save as a file' }).click();
     expect((await saving).suggestedFilename()).toMatch(/^inner-hum-take-.*\.zip$/);
+    // What is changed with no room at all is not kept either, and that is said.
+    await page.evaluate(() => {
+      const { put } = IDBObjectStore.prototype;
+      IDBObjectStore.prototype.put = function () {
+        IDBObjectStore.prototype.put = put;
+        throw new DOMException('No space left.', 'QuotaExceededError');
+      };
+    });
+    await page.keyboard.press('2');
+    await expect(trouble(page, 'notStored')).toBeVisible();
     // Room again: the next take is stored as ever.
     await devtools.send('Storage.overrideQuotaForOrigin', { origin: baseURL ?? '' });
     await page.keyboard.press('ArrowLeft');

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import type Axe from 'axe-core';
 import type { RunOptions } from 'axe-core';
-import { expect, inPhase, NOBODY, roomTest, test } from '../../browser.ts';
+import { expect, inPhase, NOBODY, roomTest, test, visit } from '../../browser.ts';
 import { ROOMS } from '../../rooms.ts';
 
 const DESK = { width: 1280, height: 800 };
@@ -73,7 +73,7 @@ test.describe('who was never here', () => {
   test.use({ storageState: NOBODY });
 
   test('the welcome passes axe', async ({ page }) => {
-    await page.goto('/');
+    await visit(page, '/');
     await page.getByRole('heading', { level: 1 }).waitFor();
     await expectClean(page);
     await expectCleanInOtherColours(page);
@@ -83,7 +83,7 @@ test.describe('who was never here', () => {
 // One browser for all of them: nothing is changed in them.
 for (const room of ROOMS)
   roomTest(`${room} passes axe, light and dark, with its help, and fits at 400 %`, async ({ page }) => {
-    await page.goto(room);
+    await visit(page, room);
     await page.getByRole('main').waitFor();
     await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     if (!room.includes('/sheet')) await expect(page).toHaveTitle(/\S - Inner Hum$/);
@@ -105,7 +105,7 @@ test('what comes of playing passes axe, light and dark', async ({ page }) => {
     await expectClean(page);
     await expectCleanInOtherColours(page);
   };
-  await page.goto('/stand/swell?note=67&beats=2&tempoBpm=120');
+  await visit(page, '/stand/swell?note=67&beats=2&tempoBpm=120');
   await inPhase(page, 'armed').waitFor();
   await clean();
   await page.keyboard.press('Space');
@@ -127,7 +127,7 @@ test('what comes of playing passes axe, light and dark', async ({ page }) => {
   );
   await clean();
   // A drill: before it, and its end with the question of a blind take.
-  await page.goto('/stand/drill/breakDrill?tempoBpm=240');
+  await visit(page, '/stand/drill/breakDrill?tempoBpm=240');
   await inPhase(page, 'armed').waitFor();
   await clean();
   await page.keyboard.press('2');
@@ -135,7 +135,7 @@ test('what comes of playing passes axe, light and dark', async ({ page }) => {
   await page.getByText('It was').waitFor({ timeout: 60_000 });
   await clean();
   await page.keyboard.press('p');
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await page
     .getByRole('link', { name: /Over the break/ })
     .first()
@@ -145,7 +145,7 @@ test('what comes of playing passes axe, light and dark', async ({ page }) => {
   await page.getByRole('link', { name: 'See the round' }).click();
   await page.getByTestId('headline').waitFor();
   await clean();
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   await page.getByRole('heading', { name: 'Shelf' }).waitFor();
   await page.getByRole('button', { name: 'Write your own' }).click();
   await page.getByTestId('items').waitFor();
@@ -169,7 +169,7 @@ test('keys alone lead from a first visit to a take laid over another', async ({ 
     }
     throw new Error(`No way to ${name} by the tab key.`);
   };
-  await page.goto('/welcome');
+  await visit(page, '/welcome');
   await page.getByRole('heading', { level: 1 }).waitFor();
   await go(/^the simulated player|simulated player/);
   await go(/^Play the first swell/);

@@ -1,9 +1,9 @@
-import { expect, playOut, demoTest as test } from '../../browser.ts';
+import { expect, playOut, demoTest as test, visit } from '../../browser.ts';
 
 test('a descent is proposed at the tempo that the breath of the last weeks allows, and played at it', async ({
   page,
 }) => {
-  await page.goto('/stand/drill/quietDescent');
+  await visit(page, '/stand/drill/quietDescent');
   const proposal = page.getByTestId('budget');
   // Whether the fastest tempo of the drill is fast enough is for the invented player's breath to say.
   await expect(proposal).toContainText(

@@ -1,4 +1,4 @@
-import { expect, demoTest as test } from '../../browser.ts';
+import { expect, demoTest as test, visit } from '../../browser.ts';
 import { encodeWav } from '@inner-hum/core/formats';
 import { playFaultySwell } from '../../sounds.ts';
 
@@ -6,7 +6,7 @@ test('two takes by ear, another player brought in, and a day as a page that open
   page,
   browser,
 }, info) => {
-  await page.goto('/takes/demo-scene-0?over=demo-scene-1');
+  await visit(page, '/takes/demo-scene-0?over=demo-scene-1');
   const listen = page.getByTestId('compare-listen');
   await listen.getByRole('button', { name: 'Play this take' }).click({ timeout: 60_000 });
   await expect(listen.getByRole('status')).toContainText('Playing: this take, at the same loudness.');
@@ -17,7 +17,7 @@ test('two takes by ear, another player brought in, and a day as a page that open
   await expect(listen.getByRole('status')).toHaveText(/./);
   await expect(page.getByTestId('colour')).toContainText(/Brightness: \d/);
 
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await page.getByText('Import recordings').click();
   await page.getByRole('radio', { name: 'another player' }).click();
   const door = page.locator('input[type="file"]');
@@ -29,13 +29,13 @@ test('two takes by ear, another player brought in, and a day as a page that open
   await expect(page.getByTestId('bring-in')).toContainText('1 take imported', {
     timeout: 30_000,
   });
-  await page.goto('/takes/demo-scene-0');
+  await visit(page, '/takes/demo-scene-0');
   const over = page.getByLabel('Compare with another take');
   const other = await over.getByRole('option', { name: /Another player/ }).getAttribute('value');
   await over.selectOption(other);
   await expect(page.getByTestId('colour')).toContainText('Air in the tone');
 
-  await page.goto('/logbook');
+  await visit(page, '/logbook');
   await page
     .getByTestId('ink')
     .getByRole('link', { name: / takes?$/ })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { demoTest, expect, STATES, test } from '../../browser.ts';
+import { demoTest, expect, STATES, test, visit } from '../../browser.ts';
 
 /** Drops files on the page, as a hand would that carries them from the system's own window. */
 async function drop(page: Page, files: { name: string; type: string; bytes: Buffer }[]): Promise<void> {
@@ -51,15 +51,15 @@ test.use({ storageState: STATES.quick });
 test('files dropped anywhere go to the room that takes them: an exercise, a score, a recording, an archive', async ({
   page,
 }) => {
-  await page.goto('/shelf/family/swell');
+  await visit(page, '/shelf/family/swell');
   await page.getByRole('button', { name: 'Make a copy of my own' }).click();
   await page.getByLabel('What the exercise is called').waitFor();
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   const [exercise] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Export your own' }).click(),
   ]);
-  await page.goto('/logbook');
+  await visit(page, '/logbook');
   await drop(page, [
     { name: 'given.json', type: 'application/json', bytes: readFileSync(await exercise.path()) },
   ]);
@@ -67,12 +67,12 @@ test('files dropped anywhere go to the room that takes them: an exercise, a scor
   await expect(page.getByText('1 exercise imported', { exact: false })).toBeVisible();
 
   const score = `<?xml version="1.0"?><score-partwise version="4.0"><part-list><score-part id="P1"><part-name>Alto</part-name></score-part></part-list><part id="P1"><measure number="1"><attributes><divisions>1</divisions><time><beats>4</beats><beat-type>4</beat-type></time></attributes><note><pitch><step>G</step><octave>4</octave></pitch><duration>4</duration></note></measure></part></score-partwise>`;
-  await page.goto('/today');
+  await visit(page, '/today');
   await drop(page, [{ name: 'line.musicxml', type: '', bytes: Buffer.from(score) }]);
   await expect(page).toHaveURL(/\/shelf$/);
   await expect(page.getByText('Make an exercise')).toBeVisible();
 
-  await page.goto('/map');
+  await visit(page, '/map');
   await drop(page, [
     {
       name: 'memo.wav',
@@ -83,12 +83,12 @@ test('files dropped anywhere go to the room that takes them: an exercise, a scor
   await expect(page).toHaveURL(/\/takes$/);
   await expect(page.getByTestId('bring-in').getByText('1 take imported', { exact: false })).toBeVisible();
 
-  await page.goto('/case/keeping');
+  await visit(page, '/case/keeping');
   const [archive] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Export', exact: true }).click(),
   ]);
-  await page.goto('/words');
+  await visit(page, '/words');
   await drop(page, [{ name: 'inner-hum.zip', type: '', bytes: readFileSync(await archive.path()) }]);
   await expect(page).toHaveURL(/\/case\/keeping$/);
   await expect(page.getByRole('button', { name: 'Add to what is here' })).toBeVisible();
@@ -100,7 +100,7 @@ test('files dropped anywhere go to the room that takes them: an exercise, a scor
 test('the keys of a room are shown by one of them, and escape closes them before it leaves the room', async ({
   page,
 }) => {
-  await page.goto('/stand/swell');
+  await visit(page, '/stand/swell');
   await page.locator('main[data-phase="armed"]').waitFor();
   await page.keyboard.press('?');
   const keys = page.getByRole('dialog', { name: 'Keys of this room' });
@@ -111,7 +111,7 @@ test('the keys of a room are shown by one of them, and escape closes them before
   await page.keyboard.press('Escape');
   await expect(keys).toHaveCount(0);
   await expect(page).toHaveURL(/\/stand\/swell/);
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.keyboard.press('?');
   await expect(keys).toContainText('search everything');
@@ -122,7 +122,7 @@ test('the keys of a room are shown by one of them, and escape closes them before
 test('what was deleted can be brought back for ten seconds, and no longer', async ({ page }) => {
   await page.clock.install();
   const remove = async () => {
-    await page.goto('/shelf/family/swell');
+    await visit(page, '/shelf/family/swell');
     await page.getByRole('button', { name: 'Make a copy of my own' }).click();
     await page.getByRole('button', { name: 'Delete', exact: true }).click();
     await expect(page).toHaveURL(/\/shelf$/);
@@ -140,7 +140,7 @@ test('what was deleted can be brought back for ten seconds, and no longer', asyn
 
 demoTest('each time anew: what is deleted after another undo has run out', async ({ page }) => {
   await page.clock.install();
-  await page.goto('/logbook/trials');
+  await visit(page, '/logbook/trials');
   const remove = page.getByTestId('trials').getByRole('button', { name: 'Delete', exact: true });
   const undo = page.getByRole('button', { name: 'Undo' });
   await remove.first().waitFor();
@@ -176,7 +176,7 @@ demoTest(
 
 demoTest('in the colours that the system forces, the map is drawn in them', async ({ page }) => {
   await page.emulateMedia({ forcedColors: 'active' });
-  await page.goto('/map');
+  await visit(page, '/map');
   await page.getByRole('button', { name: /^G 4/ }).first().waitFor();
   const colours = await page.evaluate(() => {
     const probe = document.body.appendChild(document.createElement('span'));

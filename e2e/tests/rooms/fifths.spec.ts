@@ -1,10 +1,10 @@
 import { typeNote, writeOwn } from '../../builder.ts';
-import { expect, inPhase, playOut, test } from '../../browser.ts';
+import { expect, inPhase, playOut, test, visit } from '../../browser.ts';
 
 test('overblown fifths: from their block of the Ladder to the Stand, played, and counted there', async ({
   page,
 }) => {
-  await page.goto('/ladder');
+  await visit(page, '/ladder');
   const fifth = page.getByRole('button', { name: /^D 5, partial 3.*A 5/ });
   await fifth.click();
   await expect(page.getByRole('heading', { name: /^A 5/ })).toBeVisible();
@@ -17,14 +17,14 @@ test('overblown fifths: from their block of the Ladder to the Stand, played, and
   await expect(page.getByTestId('note-next')).toContainText('over');
   await playOut(page);
   await expect(page.getByTestId('headline')).toHaveText(/^Climbed seamlessly 8 of 8/);
-  await page.goto('/ladder?fingered=74&partial=3');
+  await visit(page, '/ladder?fingered=74&partial=3');
   await expect(
     page.getByRole('button', { name: /^D 5, partial 3.*spoke \d of \d/, pressed: true }),
   ).toBeVisible();
 });
 
 test('round one tube: own fingers, overtone, fundamental, and again, in one breath', async ({ page }) => {
-  await page.goto('/stand/drill/tubeLoop?note=58&to=58&partial=2');
+  await visit(page, '/stand/drill/tubeLoop?note=58&to=58&partial=2');
   await inPhase(page, 'armed').waitFor();
   await playOut(page);
   await expect(page.getByTestId('headline')).toHaveText(/^Moved seamlessly \d of 4/);
@@ -62,7 +62,7 @@ test('a lick by two fingerings is built from the real routes, played, and counte
   expect(clicks).toBeLessThanOrEqual(12);
   await page.getByRole('link', { name: 'Let the simulated player try it' }).click();
   await playOut(page);
-  await page.goto('/ladder?fingered=79&partial=3');
+  await visit(page, '/ladder?fingered=79&partial=3');
   await expect(page.getByRole('button', { name: /^G 5, partial 3.*spoke 1 of 1/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^A 5, partial 3.*spoke 1 of 1/ })).toBeVisible();
 });

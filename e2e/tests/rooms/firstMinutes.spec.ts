@@ -1,11 +1,11 @@
-import { expect, firstVisit, NOBODY, test } from '../../browser.ts';
+import { expect, firstVisit, NOBODY, test, visit } from '../../browser.ts';
 
 test.use({ storageState: NOBODY });
 
 test('the round that teaches the ribbon: six words by one key, again from the Case, skipped at will', async ({
   page,
 }) => {
-  await page.goto('/');
+  await visit(page, '/');
   await page.getByRole('link', { name: 'or first learn to read the ribbon' }).click();
   const stage = page.locator('[data-lesson]');
   const lessons = ['fat', 'thin', 'sharp', 'flat', 'airy', 'broken'];
@@ -25,7 +25,7 @@ test('the round that teaches the ribbon: six words by one key, again from the Ca
   }
   // Then the questions, which were not answered yet.
   await firstVisit(page, 'simulated player');
-  await page.goto('/case');
+  await visit(page, '/case');
   await page.getByRole('link', { name: 'Learn to read the ribbon' }).click();
   await page.getByRole('radio', { name: 'sharp', exact: true }).click();
   await expect(page).toHaveURL(/word=sharp/);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, inPhase, NOBODY, test } from '../../browser.ts';
+import { expect, inPhase, NOBODY, test, visit } from '../../browser.ts';
 
 test.use({ storageState: NOBODY });
 
@@ -19,7 +19,7 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 }
 
 test('by keys alone: from the welcome to a judged round and its takes', async ({ page }) => {
-  await page.goto('/');
+  await visit(page, '/');
   await page.getByRole('heading', { level: 1 }).waitFor();
   // One of a few: Tab goes to what is chosen, the arrows choose.
   await tabTo(page, 'alto');
@@ -72,7 +72,7 @@ test.describe('by touch alone', () => {
   test.use({ hasOwnBrowser: true, hasTouch: true, isMobile: true, viewport: { width: 390, height: 844 } });
 
   test('from the welcome to a judged swell, another note, and again', async ({ page }) => {
-    await page.goto('/');
+    await visit(page, '/');
     await page.getByRole('radio', { name: 'simulated player' }).tap();
     await page.getByRole('button', { name: 'Play the first swell' }).tap();
     await inPhase(page, 'armed').waitFor();

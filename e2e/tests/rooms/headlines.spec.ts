@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
-import { expect, inPhase, playOut, test } from '../../browser.ts';
+import { expect, inPhase, playOut, test, visit } from '../../browser.ts';
 
 // What was asked is answered first, in the drill's own terms.
 
 /** Plays a drill by the simulated player, phrase after phrase, to its end. */
 async function played(page: Page, drill: string) {
-  await page.goto(`/stand/drill/${drill}`);
+  await visit(page, `/stand/drill/${drill}`);
   await playOut(page);
   await expect(page.getByRole('link', { name: 'See the round' })).toBeVisible({ timeout: 60_000 });
   return page.getByTestId('headline');
@@ -51,13 +51,13 @@ test('a long hold counts its clicks while it lasts, and is compared with the las
   // On another note there is no last time.
   await expect(await played(page, `${drill}&note=69`)).toHaveText('8 clicks, good to the end.');
   // Long enough to be seen counting, however fast the simulated player is.
-  await page.goto('/stand/drill/longHold?beats=64&tries=1&note=72');
+  await visit(page, '/stand/drill/longHold?beats=64&tries=1&note=72');
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Let the simulated player play' }).click();
   await expect(page.getByTestId('clicks')).toHaveText(/^\d+ clicks?$/);
   await played(page, drill);
   // The same in the list, and in the words for whoever does not see the ribbon.
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.getByText('8 clicks, good to the end; last time 8.').first()).toBeVisible();
   await page
     .getByRole('link', { name: /^G 4|G 4, mf/ })
@@ -74,7 +74,7 @@ test('an imagined interval has its name, which can be hidden, and a line of the 
   await expect(await played(page, 'intervalTones?widest=3')).toHaveText(
     /^3 of 3 landed within 15 cents; .*, landed /,
   );
-  await page.goto('/stand/drill/intervalTones?widest=3');
+  await visit(page, '/stand/drill/intervalTones?widest=3');
   await inPhase(page, 'armed').waitFor();
   const interval = page.getByTestId('interval');
   await expect(interval).toContainText('minor second, D 4 to E flat 4');

@@ -1,9 +1,9 @@
-import { expect, inPhase, test } from '../../browser.ts';
+import { expect, inPhase, test, visit } from '../../browser.ts';
 
 test('a whole cue trial: fixed beforehand, run by the Stand, told honestly at its end and not before', async ({
   page,
 }) => {
-  await page.goto('/logbook/trials');
+  await visit(page, '/logbook/trials');
   await page.getByLabel('Question').selectOption('a question of my own');
   const one = page.getByLabel('One way, in a word or two');
   const other = page.getByLabel('The other way');
@@ -38,7 +38,7 @@ test('a whole cue trial: fixed beforehand, run by the Stand, told honestly at it
 test('an aim in own words becomes a measure with a target, and leads the sheet until it is put away', async ({
   page,
 }) => {
-  await page.goto('/logbook/aims');
+  await visit(page, '/logbook/aims');
   await page.getByRole('button', { name: 'Set the aim' }).click();
   await expect(page.getByText('Say in your own words what you want to reach.')).toBeVisible();
   await page.getByLabel('Choose one').selectOption('Soft low notes that respond at once');
@@ -58,7 +58,7 @@ test('an aim in own words becomes a measure with a target, and leads the sheet u
   await expect(
     page.getByTestId('sheet').getByRole('listitem').filter({ hasText: 'Toward your aim' }),
   ).not.toHaveCount(0);
-  await page.goto('/logbook/aims');
+  await visit(page, '/logbook/aims');
   await aim.getByRole('button', { name: 'Archive' }).click();
   await expect(aim).toContainText('archived on');
   await page.getByRole('link', { name: 'Today' }).click();

@@ -1,17 +1,17 @@
 import { readFileSync } from 'node:fs';
-import { begin, expect, inPhase, playOut, STATES, test } from '../../browser.ts';
+import { begin, expect, inPhase, playOut, STATES, test, visit } from '../../browser.ts';
 
 test('two fingerings of a high note tried, the better one settled on, shown on the Stand, printed and saved', async ({
   page,
 }) => {
-  await page.goto('/high');
+  await visit(page, '/high');
   await expect(page.getByTestId('high-state')).toHaveText('Start here; yours will differ.');
   await page.getByRole('link', { name: 'Does it speak?' }).click();
   await expect(page).toHaveURL(/highTries.*keys=oct\.L1\.L3\.R1\.sideBb/);
   await expect(page.getByText(/^Throat: do not squeeze it/)).toBeVisible();
   await page.getByRole('button', { name: 'OK' }).click();
   for (const keys of ['oct.L1.L3.R1.sideBb', 'oct.L2']) {
-    await page.goto(`/stand/drill/highTries?note=91&keys=${keys}&tries=8&tempoBpm=180`);
+    await visit(page, `/stand/drill/highTries?note=91&keys=${keys}&tries=8&tempoBpm=180`);
     await playOut(page);
   }
   await page.getByRole('link', { name: 'leave' }).click();
@@ -44,7 +44,7 @@ test('two fingerings of a high note tried, the better one settled on, shown on t
   await expect(page.getByTestId('high-sheet')).toContainText(/spoke \d of 8/);
 
   // Any exercise that holds the note now shows the keys the player settled on; the cautions of today are read.
-  await page.goto('/stand/drill/highSwell?note=91');
+  await visit(page, '/stand/drill/highSwell?note=91');
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByText(/^Throat: do not squeeze it/)).toHaveCount(0);
   await expect(
@@ -58,7 +58,7 @@ test.describe('in real time', () => {
   test('full to subtone and back, seen on the bench against its window, which can be moved', async ({
     page,
   }) => {
-    await page.goto('/ladder');
+    await visit(page, '/ladder');
     await page.getByRole('link', { name: 'Subtone' }).click();
     await page.getByRole('button', { name: 'D 4: 0 of 0' }).click();
     await expect(page.getByRole('link', { name: 'Full, subtone, and back' })).toHaveAttribute(
@@ -67,7 +67,7 @@ test.describe('in real time', () => {
     );
     await page.getByRole('link', { name: 'Full, subtone, and back' }).click();
     await expect(page).toHaveURL(/fullToSubtone.*note=62/);
-    await page.goto('/stand/drill/fullToSubtone?note=62&to=62&tempoBpm=120');
+    await visit(page, '/stand/drill/fullToSubtone?note=62&to=62&tempoBpm=120');
     await begin(page);
     // Seen while it is asked for, however short that is.
     await page.getByTestId('tone').getByText('subtone', { exact: true }).waitFor();

@@ -1,12 +1,12 @@
-import { expect, inPhase, playOut, test } from '../../browser.ts';
+import { expect, inPhase, playOut, test, visit } from '../../browser.ts';
 
 test('matching a note: two fingerings of one pitch side by side, and unnamed', async ({ page }) => {
-  await page.goto('/ladder/match');
+  await visit(page, '/ladder/match');
   await page.getByRole('link', { name: 'Match two fingerings' }).click();
   await inPhase(page, 'armed').waitFor();
-  await page.goto('/stand/drill/overtoneMatch?beats=2&tries=1&tempoBpm=100');
+  await visit(page, '/stand/drill/overtoneMatch?beats=2&tries=1&tempoBpm=100');
   await playOut(page);
-  await page.goto('/ladder/match');
+  await visit(page, '/ladder/match');
   await expect(page.getByTestId('match-figures')).toContainText(/Colour difference \d\.\d dB/);
   await expect(
     page.getByRole('img', { name: /regular to the left, fingered B flat 3 to the right/ }),
@@ -18,7 +18,7 @@ test('matching a note: two fingerings of one pitch side by side, and unnamed', a
 });
 
 test('a scale through routes: written in two lines, played, judged by what is fingered', async ({ page }) => {
-  await page.goto('/ladder/routes');
+  await visit(page, '/ladder/routes');
   await page.getByLabel('Line', { exact: true }).selectOption('D');
   await page.getByRole('radio', { name: 'plain, then a fifth higher' }).click();
   await expect(page.getByTestId('route-step').first()).toContainText('regular');
@@ -33,6 +33,6 @@ test('a scale through routes: written in two lines, played, judged by what is fi
   await page.getByRole('button', { name: 'Let the simulated player play' }).click();
   await inPhase(page, 'resting').waitFor({ timeout: 40_000 });
   await expect(page.getByTestId('headline')).toHaveText(/^\d+ notes, /);
-  await page.goto('/shelf?shown=own');
+  await visit(page, '/shelf?shown=own');
   await expect(page.getByRole('link', { name: 'D major, a fifth higher', exact: true })).toBeVisible();
 });

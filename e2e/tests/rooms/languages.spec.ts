@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from '../../browser.ts';
+import { expect, test, visit } from '../../browser.ts';
 import { ROOMS } from '../../rooms.ts';
 
 const PHONE = { width: 390, height: 844 };
@@ -29,12 +29,12 @@ const cut = (page: Page) =>
 
 for (const language of ['English', 'Deutsch', 'Italiano'])
   test(`no word is cut on a phone in ${language}`, async ({ page }) => {
-    await page.goto('/case');
+    await visit(page, '/case');
     await page.getByRole('radio', { name: language, exact: true }).click();
     await page.setViewportSize(PHONE);
     const all: string[] = [];
     for (const room of [...ROOMS, ...STANDS]) {
-      await page.goto(room);
+      await visit(page, room);
       await page.getByRole('main').waitFor();
       all.push(...(await cut(page)).map((words) => `${room}: ${words}`));
     }
@@ -42,7 +42,7 @@ for (const language of ['English', 'Deutsch', 'Italiano'])
   });
 
 test('one key and one field for everything', async ({ page }) => {
-  await page.goto('/today');
+  await visit(page, '/today');
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.keyboard.press('/');
   await page.waitForURL(/\/find/);
@@ -61,6 +61,6 @@ test('one key and one field for everything', async ({ page }) => {
 });
 
 test('texts name notes as the player does, accidentals and all, from the first room on', async ({ page }) => {
-  await page.goto('/shelf/family/octaveRestart');
+  await visit(page, '/shelf/family/octaveRestart');
   await expect(page.getByText('From C sharp 4 down the upper note is the overtone')).toBeVisible();
 });

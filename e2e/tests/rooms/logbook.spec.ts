@@ -1,10 +1,10 @@
 import { stat } from 'node:fs/promises';
-import { expect, playOut, demoTest as test } from '../../browser.ts';
+import { expect, playOut, demoTest as test, visit } from '../../browser.ts';
 
 test('twelve weeks: what a reed change did to the low notes, and a new reed that is counted by itself', async ({
   page,
 }) => {
-  await page.goto('/logbook');
+  await visit(page, '/logbook');
   await expect(page.getByTestId('ink').getByText('low notes')).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Month before' }).click();
   await expect(page.getByText(/another reed: cane, 2 ½, no\. 2|repair: G sharp pad/).first()).toBeVisible();
@@ -21,7 +21,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await expect(page.getByRole('img', { name: /^Response on \d+ days, from/ })).toBeVisible();
 
   // A take of the twelve weeks has no sound stored: it is played again when it is wanted.
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await page
     .getByRole('link', { name: /Full to subtone/ })
     .first()
@@ -32,7 +32,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   // Ten seconds of it as 32-bit samples, and what was heard in them.
   expect((await stat(await (await download).path())).size).toBeGreaterThan(10 * 48000);
 
-  await page.goto('/case');
+  await visit(page, '/case');
   const reeds = page.getByRole('list', { name: 'Reeds' });
   await page.getByRole('button', { name: 'Another reed' }).click();
   await expect(page.getByLabel('Kind and strength')).toBeFocused();
@@ -44,9 +44,9 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   const blue = reeds.locator('[data-reed="blue mark"]');
   await expect(blue).toContainText('on the horn');
   await expect(blue).toContainText('Not played yet.');
-  await page.goto('/stand/swell?note=67&beats=4&tempoBpm=120');
+  await visit(page, '/stand/swell?note=67&beats=4&tempoBpm=120');
   await playOut(page);
-  await page.goto('/case');
+  await visit(page, '/case');
   await expect(blue).toContainText(/0 min of tone on 1 day/);
   await blue.getByRole('button', { name: 'Rate it' }).click();
   await blue.getByRole('radio', { name: 'badly' }).click();
@@ -59,7 +59,7 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await page.getByLabel('Remind of a leak test').selectOption('after 30 days');
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByTestId('due')).toContainText(/The last leak test was \d+ days ago/);
-  await page.goto('/case');
+  await visit(page, '/case');
   await page.getByLabel('What was done', { exact: true }).selectOption('leak test');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('link', { name: 'Today' }).click();

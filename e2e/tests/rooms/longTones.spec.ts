@@ -1,9 +1,9 @@
-import { expect, inPhase, playOut, test } from '../../browser.ts';
+import { expect, inPhase, playOut, test, visit } from '../../browser.ts';
 
 test('every note fades once: notes typed, what is none said at the field, and each sorted in the end', async ({
   page,
 }) => {
-  await page.goto('/shelf/family/chromaticTones');
+  await visit(page, '/shelf/family/chromaticTones');
   const notes = page.getByLabel('Notes');
   await notes.fill('C4 h9 A7 D4 E4');
   await notes.press('Enter');
@@ -27,7 +27,7 @@ test('every note fades once: notes typed, what is none said at the field, and ea
 });
 
 test('notes share a minute hands-free: each again and again until its share is over', async ({ page }) => {
-  await page.goto('/stand/drill/threeZones?notes=71.60&minutes=1&beats=8');
+  await visit(page, '/stand/drill/threeZones?notes=71.60&minutes=1&beats=8');
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByTestId('phrase-count')).toHaveText('1 of 2');
   await page.keyboard.press('Space');
@@ -40,7 +40,7 @@ test('notes share a minute hands-free: each again and again until its share is o
 });
 
 test('one fingering is held and what spoke on it is listed', async ({ page }) => {
-  await page.goto('/stand/drill/insideFingering?note=58&freeBeats=16');
+  await visit(page, '/stand/drill/insideFingering?note=58&freeBeats=16');
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByTestId('note-now')).toContainText('B');
   await expect(page.getByTestId('doing')).toHaveText('any note');

@@ -1,4 +1,4 @@
-import { begin, expect, inPhase, test } from '../../browser.ts';
+import { begin, expect, inPhase, test, visit } from '../../browser.ts';
 
 /** Plays what is on the Stand to its end. */
 async function playRound(page: import('@playwright/test').Page, phrases: number) {
@@ -10,14 +10,14 @@ async function playRound(page: import('@playwright/test').Page, phrases: number)
 test('a chart run fills the map: the note opens, the rest is asked for, another mouthpiece has a map of its own', async ({
   page,
 }) => {
-  await page.goto('/map');
+  await visit(page, '/map');
   await expect(page.getByText('Play anything that is judged')).toBeVisible();
   await expect(page.getByRole('button', { name: 'G 4: not heard yet' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Chart run, \d+ minutes$/ })).toHaveAttribute(
     'href',
     /chartRun\?notes=\d+(\.\d+){20}/,
   );
-  await page.goto('/stand/drill/chartRun?notes=67.69.71.74&tempoBpm=200');
+  await visit(page, '/stand/drill/chartRun?notes=67.69.71.74&tempoBpm=200');
   await playRound(page, 4);
   await page.getByRole('link', { name: 'leave' }).click();
   await expect(page).toHaveURL(/\/map$/);
@@ -42,12 +42,12 @@ test('a chart run fills the map: the note opens, the rest is asked for, another 
   await expect(page.getByRole('row', { name: /G 4/ })).toContainText('±');
 
   await expect(page.getByTestId('evenness')).toHaveText('');
-  await page.goto('/case');
+  await visit(page, '/case');
   await page.getByRole('button', { name: 'Another mouthpiece' }).click();
   await page.getByLabel('What is the other one called').fill('the open one');
   await page.getByLabel('What is the other one called').press('Enter');
   await expect(page.getByLabel('Mouthpiece on the horn')).toBeVisible();
-  await page.goto('/map');
+  await visit(page, '/map');
   await expect(page.getByText('Play anything that is judged')).toBeVisible();
   // A new set-up begins a new map, the one before it as its background until something else is chosen.
   await expect(page.getByLabel('Compare with')).toHaveValue('alto.first|');
@@ -58,13 +58,13 @@ test('a chart run fills the map: the note opens, the rest is asked for, another 
 test('the mouthpiece moved and measured: three notes, three notes again, this horn’s own millimetre', async ({
   page,
 }) => {
-  await page.goto('/map/mouthpiece');
+  await visit(page, '/map/mouthpiece');
   await expect(page.getByTestId('advice')).toHaveText(/Too few notes are known/);
   await expect(page.getByText(/An estimate from the length of the tubes/)).toBeVisible();
   await expect(page.getByText(/Play for 4 more minutes first/)).toBeVisible();
   await page.getByRole('link', { name: 'Move the mouthpiece' }).click();
   await expect(page.getByRole('spinbutton', { name: 'Pulled out by' })).toHaveValue('1');
-  await page.goto('/stand/drill/mouthpieceMove?pull=30&tempoBpm=150');
+  await visit(page, '/stand/drill/mouthpieceMove?pull=30&tempoBpm=150');
   await begin(page);
   await expect(page.getByTestId('phrase-count')).toHaveText('2 of 2', { timeout: 40_000 });
   await inPhase(page, 'paused').waitFor({ timeout: 20_000 });

@@ -1,9 +1,9 @@
-import { expect, inPhase, playOut, test } from '../../browser.ts';
+import { expect, inPhase, playOut, test, visit } from '../../browser.ts';
 
 test('in one’s own time by the simulated player: round and round until it stops, how long each note was held, and back into time', async ({
   page,
 }) => {
-  await page.goto('/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
+  await visit(page, '/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
   await expect(page.getByText('alto · in my own time')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Metronome:/ })).toHaveCount(0);
   await expect(page.getByRole('radio', { name: 'in my own time', checked: true })).toBeVisible();
@@ -17,7 +17,7 @@ test('in one’s own time by the simulated player: round and round until it stop
   await expect(page.getByRole('columnheader', { name: 'On the beat' })).toHaveCount(0);
 
   // The same in time: counted from the first note, with a beat, four times round.
-  await page.goto('/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
+  await visit(page, '/stand/drill/overtoneCascade?note=65&to=65&partial=3&rounds=untilStop&tries=1');
   await page.getByRole('radio', { name: 'when I play' }).click();
   await expect(page.getByText('alto · 72 beats a minute')).toBeVisible();
   await inPhase(page, 'armed').waitFor();
@@ -27,7 +27,7 @@ test('in one’s own time by the simulated player: round and round until it stop
 });
 
 test('an own exercise in my own time, copied a half step lower as often as one likes', async ({ page }) => {
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   await page.getByRole('button', { name: 'Write your own' }).click();
   await page.getByRole('radio', { name: 'in my own time' }).click();
   const lower = page.getByRole('button', { name: 'Duplicate a half step lower' });

@@ -1,4 +1,4 @@
-import { expect, inPhase, STATES, test } from '../../browser.ts';
+import { expect, inPhase, STATES, test, visit } from '../../browser.ts';
 
 test.use({
   hasOwnBrowser: true,
@@ -10,7 +10,7 @@ test.use({
 test('a phone on the stand: first swell by touch, verdict, closer look, and back by the places below', async ({
   page,
 }) => {
-  await page.goto('/stand/swell?note=67&beats=4');
+  await visit(page, '/stand/swell?note=67&beats=4');
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Let the simulated player play' }).tap();
   await inPhase(page, 'playing').waitFor();

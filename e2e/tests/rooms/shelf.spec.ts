@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { expect, inPhase, playOut, test } from '../../browser.ts';
+import { expect, inPhase, playOut, test, visit } from '../../browser.ts';
 
 test('finding a drill on the Shelf, keeping it at hand, and playing it inside the own range', async ({
   page,
 }) => {
-  await page.goto('/case');
+  await visit(page, '/case');
   const range = page.getByRole('group', { name: 'Your lowest note' });
   for (let i = 0; i < 2; i++) await range.getByRole('button', { name: /more/ }).click();
   await expect(range.getByRole('img', { name: 'C 4' })).toBeVisible();
@@ -29,14 +29,14 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   await page.getByRole('button', { name: 'Help', exact: true }).press('Escape');
   await expect(page.getByRole('note')).toHaveCount(0);
   await expect(page).toHaveURL(/words=in\+turn$/);
-  await page.goto('/shelf?shown=favourites');
+  await visit(page, '/shelf?shown=favourites');
   await row.getByRole('link', { name: 'Alternating swells', exact: true }).click();
   await page.getByRole('button', { name: 'Faster' }).click();
   await expect(page).toHaveURL(/tempoBpm=/);
-  await page.goto('/shelf/family/quietDescent');
+  await visit(page, '/shelf/family/quietDescent');
   // The lowest four notes are now those of the player's range.
   await expect(page.getByText('C4 – E flat 4')).toBeVisible();
-  await page.goto('/shelf/family/dropToBottom');
+  await visit(page, '/shelf/family/dropToBottom');
   await page.getByRole('link', { name: 'Play', exact: true }).click();
   await inPhase(page, 'armed').waitFor();
   // A caution is told once.
@@ -46,14 +46,14 @@ test('finding a drill on the Shelf, keeping it at hand, and playing it inside th
   await inPhase(page, 'resting').waitFor({ timeout: 90_000 });
   await expect(page.getByTestId('headline')).toContainText('seamlessly');
   await page.keyboard.press('p');
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   await expect(page.locator('[data-shelf="dropToBottom"]').getByTestId('last-result')).toBeVisible();
 });
 
 test('an exercise of one’s own: written, painted, put in order, tried by the simulated player, taken off and brought back', async ({
   page,
 }) => {
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   await page.getByRole('button', { name: 'Write your own' }).click();
   const name = page.getByLabel('What the exercise is called');
   await name.fill('Two steps');
@@ -126,7 +126,7 @@ test('an exercise of one’s own: written, painted, put in order, tried by the s
 });
 
 test('a set on paper, A4 and Letter', async ({ page }) => {
-  await page.goto('/shelf/sheet?of=pairedSwells&of=octaveRestart&of=nothing');
+  await visit(page, '/shelf/sheet?of=pairedSwells&of=octaveRestart&of=nothing');
   await expect(page.getByRole('heading', { level: 2 })).toHaveText(['Paired swells', 'Octave and restart']);
   await expect(page.locator('.engraving[data-engraved="yes"] svg').first()).toBeVisible();
   await expect(page.locator('.engraving').last()).toContainText('B♭3');

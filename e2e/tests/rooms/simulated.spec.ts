@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
-import { beginSounding, expect, inPhase, STATES, test } from '../../browser.ts';
+import { beginSounding, expect, inPhase, STATES, test, visit } from '../../browser.ts';
 
 test('keys alone: blind take, counted take, note, export, delete and undo', async ({ page }) => {
-  await page.goto('/stand/swell');
+  await visit(page, '/stand/swell');
   await inPhase(page, 'armed').waitFor();
   await page.keyboard.press('2');
   await expect(page.getByRole('radio', { name: /Blind/ })).toBeChecked();
-  await page.goto('/stand/swell?note=58&shape=fade&beats=4&tempoBpm=100&start=countIn');
+  await visit(page, '/stand/swell?note=58&shape=fade&beats=4&tempoBpm=100&start=countIn');
   await inPhase(page, 'armed').waitFor();
   await expect(page.getByRole('radio', { name: /Blind/ })).toBeChecked();
   await page.keyboard.press('PageDown');
@@ -51,7 +51,7 @@ test('keys alone: blind take, counted take, note, export, delete and undo', asyn
 });
 
 test('the free desk names the note at once, and one key keeps the last minute', async ({ page }) => {
-  await page.goto('/stand');
+  await visit(page, '/stand');
   // The simulated player begins with a written B4.
   await expect(page.getByTestId('heard-note').getByRole('img')).toHaveAccessibleName('B 4');
   await expect(page.getByText(/\d+ (sharp|flat)|true/).first()).toBeVisible();
@@ -67,7 +67,7 @@ test.describe('in real time', () => {
   test.use({ storageState: STATES.standIn });
 
   test('a round can be paused, taken up, played once more and skipped, by keys', async ({ page }) => {
-    await page.goto('/stand/drill/breakDrill?tempoBpm=200&start=countIn');
+    await visit(page, '/stand/drill/breakDrill?tempoBpm=200&start=countIn');
     const at = (index: number) => expect(page.getByTestId('phrase-count')).toHaveText(`${index} of 4`);
     await beginSounding(page);
     await page.waitForTimeout(1500);

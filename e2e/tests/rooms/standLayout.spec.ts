@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begin, expect, inPhase, STATES, test } from '../../browser.ts';
+import { begin, expect, inPhase, STATES, test, visit } from '../../browser.ts';
 
 /** Where the ribbon stands, and how far down what can be pressed reaches. */
 const measured = (page: Page) =>
@@ -37,7 +37,7 @@ for (const [width, height] of [
         serviceWorkers: 'block',
       });
       const page = await context.newPage();
-      await page.goto(address);
+      await visit(page, address);
       await inPhase(page, 'armed').waitFor();
       const ready = await measured(page);
       // The drawing has its share of the window.
@@ -62,7 +62,7 @@ for (const [width, height] of [
 test('whatever was pressed last, the space bar and the pedal start; a field that Tab went to keeps its keys', async ({
   page,
 }) => {
-  await page.goto('/stand/swell?note=67&beats=4');
+  await visit(page, '/stand/swell?note=67&beats=4');
   await inPhase(page, 'armed').waitFor();
   await page.getByRole('button', { name: 'Half a step up' }).click();
   await page.getByRole('radio', { name: 'Swell, loud to soft' }).click();
@@ -87,7 +87,7 @@ test('whatever was pressed last, the space bar and the pedal start; a field that
 });
 
 test('a number is typed, stepped, held and tapped, and stays within its bounds', async ({ page }) => {
-  await page.goto('/stand/swell?note=67');
+  await visit(page, '/stand/swell?note=67');
   await inPhase(page, 'armed').waitFor();
   const tempo = page.getByRole('spinbutton', { name: 'Tempo' });
   await tempo.fill('96');

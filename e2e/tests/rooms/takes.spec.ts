@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
-import { expect, playOut, test } from '../../browser.ts';
+import { expect, playOut, test, visit } from '../../browser.ts';
 
 async function keepTake(page: Page, search: string, note: string): Promise<void> {
-  await page.goto(`/stand/swell?tempoBpm=120&${search}`);
+  await visit(page, `/stand/swell?tempoBpm=120&${search}`);
   await playOut(page);
   await page.getByRole('link', { name: 'Details' }).click();
   await page.getByLabel('Your notes').fill(note);
@@ -13,11 +13,11 @@ async function keepTake(page: Page, search: string, note: string): Promise<void>
 }
 
 test('two takes laid over each other, and the list found again by note, day and words', async ({ page }) => {
-  await page.goto('/stand/swell');
+  await visit(page, '/stand/swell');
   await keepTake(page, 'note=67&beats=4', 'Old reed, Übung vor dem Essen');
   await keepTake(page, 'note=58&beats=4', 'New reed');
   // The third is full of air.
-  await page.goto('/case');
+  await visit(page, '/case');
   await page.getByRole('radio', { name: 'airily' }).click();
   await keepTake(page, 'note=67&beats=4', 'New reed again');
 
@@ -45,7 +45,7 @@ test('two takes laid over each other, and the list found again by note, day and 
   await expect(page.locator('[data-figure="noiseToHarmonicDb"] td')).toHaveCount(2);
   await expect.poll(breath).toEqual([clear, airy]);
 
-  await page.goto('/takes');
+  await visit(page, '/takes');
   const rows = page.locator('a[href^="/takes/"]');
   await expect(rows).toHaveCount(3);
   await page.getByLabel('Note', { exact: true }).selectOption('G 4');

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, playOut, STATES, test } from '../../browser.ts';
+import { expect, playOut, STATES, test, visit } from '../../browser.ts';
 
 test.use({ storageState: STATES.quick });
 
@@ -8,7 +8,7 @@ test('a teacher’s link: given, opened by somebody else, played, reported back,
   browser,
   baseURL,
 }) => {
-  await page.goto('/shelf/family/longHold?note=62&beats=8&tries=1');
+  await visit(page, '/shelf/family/longHold?note=62&beats=8&tries=1');
   await page.getByRole('link', { name: 'Give as a task' }).click();
   await page.getByLabel('Your name').fill('Ms. Hollunder');
   await page.getByLabel('What to listen for').fill('Listen to how it begins.');
@@ -49,7 +49,7 @@ test('a teacher’s link: given, opened by somebody else, played, reported back,
   await expect(task).toHaveCount(1);
   await pupil.close();
 
-  await page.goto('/case/keeping');
+  await visit(page, '/case/keeping');
   await page.locator('input[type=file]').first().setInputFiles({
     name: 'Ben.zip',
     mimeType: 'application/zip',
@@ -59,7 +59,7 @@ test('a teacher’s link: given, opened by somebody else, played, reported back,
   await page.getByRole('button', { name: 'Open in a book of its own' }).click();
   // The pupil's task and takes, and nothing else of theirs; the teacher's own are in the other book.
   await expect(page.getByTestId('task')).toContainText('1 take so far');
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.locator('main a[href^="/takes/"]')).toHaveCount(1);
   await page.locator('main a[href^="/takes/"]').first().click();
   await expect(page.getByRole('button', { name: 'Listen' }).first()).toBeVisible();

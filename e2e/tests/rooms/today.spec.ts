@@ -1,9 +1,9 @@
-import { expect, inPhase, test } from '../../browser.ts';
+import { expect, inPhase, test, visit } from '../../browser.ts';
 
 test('a day’s sheet: minutes, a line put aside and one kept, played hands-free from line to line, and its account', async ({
   page,
 }) => {
-  await page.goto('/stand/swell');
+  await visit(page, '/stand/swell');
   await page.getByRole('link', { name: 'leave' }).click();
   await page.getByRole('link', { name: 'Today' }).click();
   const lines = page.getByTestId('sheet').getByRole('listitem');
@@ -55,7 +55,7 @@ test('a day of the own routine, from the sheet to its account, without a hand on
   page,
 }) => {
   test.setTimeout(240_000);
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   for (const drill of ['overtoneSwitch', 'swell'])
     await page
       .locator(`[data-shelf="${drill}"]`)
@@ -94,13 +94,13 @@ test('a day of the own routine, from the sheet to its account, without a hand on
 test('a first-year player’s sheet waits with subtone, widening swells and altissimo until they are wanted', async ({
   page,
 }) => {
-  await page.goto('/case');
+  await visit(page, '/case');
   await page
     .getByRole('group', { name: 'How long have you played?' })
     .getByRole('radio', { name: 'first year' })
     .click();
   await page.getByRole('radio', { name: 'first year', checked: true }).waitFor();
-  await page.goto('/today');
+  await visit(page, '/today');
   await page.getByRole('group', { name: 'Minutes' }).getByRole('radio', { name: '30' }).click();
   const sheet = page.getByTestId('sheet');
   await expect(sheet).toContainText('Air, then note');
@@ -122,7 +122,7 @@ test('a first-year player’s sheet waits with subtone, widening swells and alti
 test('a path leads the sheet and says why; one goes on, back and away as one likes; the plan can be corrected', async ({
   page,
 }) => {
-  await page.goto('/today');
+  await visit(page, '/today');
   const path = page.getByTestId('path');
   await expect(path).toHaveCount(0);
   await page.getByLabel('Focus').selectOption({ label: 'first tone weeks' });

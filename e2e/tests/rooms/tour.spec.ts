@@ -1,4 +1,4 @@
-import { expect, test } from '../../browser.ts';
+import { expect, test, visit } from '../../browser.ts';
 import { DEMO_PORT } from '../../playwright.config.ts';
 
 test('the tour: from one key through eight stops, each with something that happened; back, and out of it', async ({
@@ -7,7 +7,7 @@ test('the tour: from one key through eight stops, each with something that happe
   // As it is on a first morning: other journeys put another reed on.
   const context = await browser.newContext({ baseURL: `http://127.0.0.1:${DEMO_PORT}` });
   const page = await context.newPage();
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 90_000 });
   await page.keyboard.press('?');
   await page.getByRole('dialog').getByRole('link', { name: 'Tour in eight stops' }).click();
@@ -30,7 +30,7 @@ test('the tour: from one key through eight stops, each with something that happe
   }
   await expect(tour).toHaveCount(0);
   await expect(page).toHaveURL(/\/today$/);
-  await page.goto('/map?note=68&tour=3');
+  await visit(page, '/map?note=68&tour=3');
   await tour.getByRole('link', { name: 'Back' }).click();
   await expect(tour).toContainText('Stop 2 of 8');
   await tour.getByRole('link', { name: 'Leave the tour' }).click();

@@ -39,6 +39,7 @@ const WAYS: Record<TroubleCode, Way[]> = {
   lostSound: ['dismiss'],
   hiddenTab: ['dismiss'],
   storageFull: ['makeRoom', 'dismiss'],
+  notStored: ['makeRoom', 'dismiss'],
   storageLow: ['makeRoom', 'dismiss'],
   storageRefused: ['dismiss'],
   clockBack: ['dismiss'],

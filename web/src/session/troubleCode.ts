@@ -19,6 +19,7 @@ export type TroubleCode =
   | 'lostSound'
   | 'hiddenTab'
   | 'storageFull'
+  | 'notStored'
   | 'storageLow'
   | 'storageRefused'
   | 'clockBack'

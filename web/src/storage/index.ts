@@ -1,6 +1,7 @@
 // The only place that touches Dexie: schema, migrations, and named functions to read and write.
 export { openStorage, database, type StorageKind } from './database.ts';
 export { openDatabase } from './openDatabase.ts';
+export { isQuotaError } from './quota.ts';
 export { ownAddress } from './ownAddress.ts';
 export { loadTakeKeys } from './keysOnWrite.ts';
 export type {

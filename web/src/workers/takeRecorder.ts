@@ -10,6 +10,7 @@ import {
   noteDueClicks,
   recentTones,
   type WholeTake,
+  isQuotaError,
 } from '../storage/index.ts';
 import { judgeRecord, newTakeRecord, type TakeSetting } from './takeRecords.ts';
 
@@ -32,11 +33,6 @@ export interface RecorderConfig extends TakeSetting {
   onStorageTrouble(full: boolean): void;
   /** The take could not be stored: here it is. */
   onUnsaved(take: WholeTake): void;
-}
-
-export function isQuotaError(error: unknown): boolean {
-  const names = error instanceof Error ? [error.name, (error as { inner?: Error }).inner?.name] : [];
-  return names.includes('QuotaExceededError');
 }
 
 /** Journals a take while it is played: the record first, then sound in quarter-second parts. */
