@@ -1,9 +1,8 @@
 import type { Desk, Performance } from './desk.ts';
 
-/** As the capture worklet cuts sound, and how many such blocks go out before an answer is waited for. */
-const BLOCK = 512;
-const BLOCKS = 4;
-const HURRIED_BLOCKS = 8;
+/** So much sound goes out before an answer is waited for, in samples: a message costs more than hearing what is in it. */
+const BLOCK = 2048;
+const HURRIED_BLOCK = 4096;
 
 interface Job {
   atSeconds: number;
@@ -28,11 +27,11 @@ export function createQuickDesk(sampleRateHz = 48000): QuickDesk {
   let jobs: Job[] = [];
   const now = () => frame / sampleRateHz;
 
-  function nextBlock(): Float32Array<ArrayBuffer> {
-    const block = new Float32Array(BLOCK);
+  function nextBlock(length: number): Float32Array<ArrayBuffer> {
+    const block = new Float32Array(length);
     if (!playing) return block;
     const { samples, startFrame, onOver } = playing;
-    for (let n = 0; n < BLOCK; n++) {
+    for (let n = 0; n < length; n++) {
       const at = frame + n - startFrame;
       if (at >= 0) block[n] = (onOver ? samples[at] : samples[at % samples.length]) ?? 0;
     }
@@ -58,16 +57,14 @@ export function createQuickDesk(sampleRateHz = 48000): QuickDesk {
     let answer = () => {};
     port.onmessage = () => answer();
     while (sink === port) {
-      const count = isHurried ? HURRIED_BLOCKS : BLOCKS;
-      const length = new Promise((resolve) => setTimeout(resolve, (1000 * count * BLOCK) / sampleRateHz));
+      const samples = nextBlock(isHurried ? HURRIED_BLOCK : BLOCK);
+      const { length } = samples;
+      const lasts = new Promise((resolve) => setTimeout(resolve, (1000 * length) / sampleRateHz));
       const answered = new Promise<void>((resolve) => (answer = resolve));
-      for (let left = count; left > 0; left--) {
-        const samples = nextBlock();
-        port.postMessage({ startFrame: frame, samples, answer: left === 1 }, [samples.buffer]);
-        frame += BLOCK;
-      }
+      port.postMessage({ startFrame: frame, samples, answer: true }, [samples.buffer]);
+      frame += length;
       // A worker that does not answer is waited for no longer than it would take in real time: so it is found out.
-      await (isHurried ? Promise.race([answered, length]) : length);
+      await (isHurried ? Promise.race([answered, lasts]) : lasts);
       endWhatIsOver();
       doWhatIsDue();
     }
