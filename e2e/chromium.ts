@@ -1,5 +1,3 @@
-import { existsSync } from 'node:fs';
-
 const FLAGS = [
   '--no-sandbox',
   '--disable-gpu',
@@ -9,15 +7,6 @@ const FLAGS = [
   '--disable-sync',
   '--autoplay-policy=no-user-gesture-required',
 ];
-
-/** Draws no window around the page: half the work of every page that opens. It has no sound to hear or to play. */
-const SHELL = '/usr/bin/chromium-headless-shell';
-
-/** Launch options for journeys in which nothing is heard: the same engine without its window, where Debian has it. */
-export const chromiumShell = () => ({
-  executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
-  args: FLAGS,
-});
 
 /** Launch options for Debian's Chromium; more flags set its microphone. */
 export const chromium = (...more: string[]) => ({

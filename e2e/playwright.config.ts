@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { chromium, chromiumShell } from './chromium.ts';
+import { chromium } from './chromium.ts';
 import { STATES, type JourneyOptions } from './states.ts';
 
 const PORT = 4271;
@@ -41,7 +41,7 @@ export default defineConfig<JourneyOptions>({
       testDir: 'tests/rooms',
       fullyParallel: true,
       workers: 2,
-      use: { storageState: STATES.quick, hasOwnBrowser: false, launchOptions: chromiumShell() },
+      use: { storageState: STATES.quick, hasOwnBrowser: false },
     },
     { name: 'sounds', testDir: 'tests', testMatch: 'makeSounds.setup.ts' },
     // Real clocks: these mostly wait.

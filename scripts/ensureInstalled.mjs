@@ -8,8 +8,6 @@ import { sumOf, unlessStamped } from './stamp.mjs';
 
 const root = join(import.meta.dirname ?? new URL('.', import.meta.url).pathname, '..');
 const CHROMIUM = '/usr/bin/chromium';
-/** The same engine without a window: half the work for a page that opens. */
-const SHELL = '/usr/bin/chromium-headless-shell';
 const FIREFOX = '/usr/bin/firefox-esr';
 /** What the app is built from. */
 const SOURCES = ['package-lock.json', 'tsconfig.base.json', 'core', 'web'];
@@ -58,13 +56,6 @@ export function ensureChromium() {
   console.error('Installing Chromium …');
   if (!install('chromium', 'fonts-dejavu-core'))
     fail('Installing Chromium failed: run apt-get install chromium yourself and try again.');
-}
-
-/** Most journeys need no window; where the light browser cannot be had they are made in the whole one. */
-export function ensureShell() {
-  if (existsSync(SHELL) || !canInstall()) return;
-  console.error('Installing Chromium without its window …');
-  install('chromium-headless-shell');
 }
 
 /** One journey is made in another browser too; where that cannot be had it is left out, and that is said. */

@@ -5,13 +5,7 @@ import './checkNode.mjs';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import {
-  ensureBuilt,
-  ensureChromium,
-  ensureFirefox,
-  ensurePackages,
-  ensureShell,
-} from './ensureInstalled.mjs';
+import { ensureBuilt, ensureChromium, ensureFirefox, ensurePackages } from './ensureInstalled.mjs';
 
 const root = join(import.meta.dirname, '..');
 const results = join(root, 'test-results');
@@ -105,7 +99,6 @@ async function besideThem() {
 const begun = Date.now();
 ensurePackages();
 ensureChromium();
-ensureShell();
 ensureFirefox();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });

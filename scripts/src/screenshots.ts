@@ -110,6 +110,10 @@ try {
     await page.getByTestId('sticks-out').waitFor();
     await page.waitForTimeout(500);
     await shoot(page, 'map');
+    await page.goto('/map/findings');
+    await page.getByRole('heading', { level: 2 }).first().waitFor();
+    await page.waitForTimeout(500);
+    await shoot(page, 'likely-causes');
     await page.goto('/high');
     await page.getByTestId('high-figures').waitFor();
     await page.waitForTimeout(500);
@@ -148,17 +152,6 @@ try {
     await page.waitForTimeout(500);
     await shoot(page, 'compare');
     await shootReport(page);
-    if (!isWanted('today-account')) return;
-    // Two lines of the own routine, hands-free, and how it was.
-    await page.goto('/today');
-    await page.getByLabel('Focus').selectOption('my own routine');
-    await page.getByText('From your own routine').first().waitFor();
-    await page.getByRole('link', { name: 'Start', exact: true }).click();
-    await page.waitForURL(/stand/);
-    await page.waitForURL(/today$/, { timeout: 300_000 });
-    await page.getByTestId('account').waitFor();
-    await page.waitForTimeout(500);
-    await shoot(page, 'today-account');
   });
   await inLook(browser, STAGE, async (page) => {
     if (!isWanted('stand-blind')) return;

@@ -1,4 +1,5 @@
 import { createRandom, type Random } from '../signal/index.ts';
+import { convolve } from './convolve.ts';
 
 /** What a place, a neighbour or a computer does to the sound of a player, sample by sample. */
 export type Disturb = (samples: Float32Array, sampleRateHz: number) => Float32Array<ArrayBuffer>;
@@ -19,13 +20,10 @@ export function room(rt60Seconds: number, directToRoomDb: number, seed = 8): Dis
     });
     const energy = rays.reduce((sum, { gain }) => sum + gain * gain, 0);
     const scale = gainOf(-directToRoomDb) / Math.sqrt(energy);
-    const out = samples.slice();
-    for (const { seconds, gain } of rays) {
-      const delay = Math.round(seconds * sampleRateHz);
-      const factor = scale * gain;
-      for (let n = delay; n < out.length; n++) out[n] += factor * samples[n - delay];
-    }
-    return out;
+    const response = new Float64Array(Math.ceil((0.003 + rt60Seconds) * sampleRateHz) + 1);
+    response[0] = 1;
+    for (const { seconds, gain } of rays) response[Math.round(seconds * sampleRateHz)] += scale * gain;
+    return convolve(samples, response);
   };
 }
 
