@@ -7,11 +7,12 @@ import { build } from 'esbuild';
 import { measuredOn, writePage } from './report.ts';
 
 // Knocks at every door through which something comes in, with what was sound and has been changed, and prints what became of it.
-//   npm run fuzz -- MINUTES [SEED]
+//   npm run fuzz -- MINUTES [SEED [DOOR]]     DOOR: only those with this in their name
 
 const MINUTES = Number(process.argv[2] ?? 2);
 const SEED = Number(process.argv[3] ?? 1 + (Math.floor(Date.now() / 1000) % 1_000_000));
-/** From so many inputs on, the page of docs/ is written. */
+const ONLY = process.argv[4] ?? '';
+/** From so many inputs on, at all doors, the page of docs/ is written. */
 const ENOUGH = 1_000_000;
 const AT_ONCE = 2;
 const HANG_MS = 2000;
@@ -91,11 +92,16 @@ async function knock(row: Row, door: number, milliseconds: number): Promise<void
 const first = await answerOf(null);
 const names = first.kind === 'doors' ? first.names : [];
 const rows = names.map((name): Row => ({ name, inputs: 0, taken: 0, slowestMs: 0, hangs: 0, broken: [] }));
-const share = (60_000 * MINUTES * AT_ONCE) / names.length;
+const doors = names.flatMap((name, door) => (name.includes(ONLY) ? [door] : []));
+if (doors.length === 0) {
+  console.error(`No door is called ${ONLY}. There are: ${names.join(', ')}.`);
+  process.exit(2);
+}
+const share = (60_000 * MINUTES * Math.min(AT_ONCE, doors.length)) / doors.length;
 let next = 0;
 const lane = async () => {
-  while (next < rows.length) {
-    const door = next++;
+  while (next < doors.length) {
+    const door = doors[next++];
     const row = rows[door];
     await knock(row, door, share);
     console.log(
@@ -110,13 +116,13 @@ rmSync(folder, { recursive: true });
 const sum = (of: (row: Row) => number) => rows.reduce((all, row) => all + of(row), 0);
 const summary = `${sum(({ inputs }) => inputs)} inputs, seed ${SEED}: ${sum(({ taken }) => taken)} taken in, ${sum(({ hangs }) => hangs)} over ${HANG_MS / 1000} s, ${sum(({ broken }) => broken.length)} broken`;
 console.log(summary);
-if (sum(({ inputs }) => inputs) >= ENOUGH)
+if (ONLY === '' && sum(({ inputs }) => inputs) >= ENOUGH)
   writePage(
     'doors.md',
     `# What comes in
 
 Scores, recordings, exercises, archives, their rows, addresses: whatever comes from outside is checked where it comes in. It is taken
-in where every room can go on with it, and refused in a sentence otherwise. \`npm run fuzz -- MINUTES [SEED]\` takes sound files, rows and addresses, changes them
+in where every room can go on with it, and refused in a sentence otherwise. \`npm run fuzz -- MINUTES [SEED [DOOR]]\` takes sound files, rows and addresses, changes them
 in one to four places (bits, lengths, numbers, words, parts that are missing or stand there a thousand times; in rows any field) and looks that this holds: no error of a library, no refusal of over 300 letters, nothing
 over ${HANG_MS / 1000} s; what was taken in is read by all that reads it, and an archive can be written with it. A run of a million or more writes this page;
 \`npm test\` knocks at every door for a second or two (\`web/src/doors\`).

@@ -35,6 +35,7 @@ export function RoomFailed() {
   const row = rowOfAddress(useLocation().pathname);
   const stored = storageWorker();
   const [quarantine, setQuarantine] = useState(0);
+  const [notExported, setNotExported] = useState<string | null>(null);
   useEffect(() => {
     void storageWorker()
       ?.checkRows()
@@ -64,11 +65,22 @@ export function RoomFailed() {
           </ActionButton>
         )}
         {stored && (
-          <ActionButton look="plain" onClick={() => void exportEverything(stored)}>
+          <ActionButton
+            look="plain"
+            onClick={() => {
+              setNotExported(null);
+              exportEverything(stored).catch((why: unknown) =>
+                setNotExported(why instanceof Error ? why.message : String(why)),
+              );
+            }}
+          >
             {t('failed.export')}
           </ActionButton>
         )}
       </Flex>
+      <Box role="alert" mt="4">
+        {notExported !== null && t('failed.notExported', { why: notExported })}
+      </Box>
     </Box>
   );
 }
