@@ -130,10 +130,8 @@ export const demoTest = inOneBrowser({ baseURL: `http://127.0.0.1:${DEMO_PORT}` 
   await page.getByRole('radio', { name: 'quickly' }).click({ timeout: 60_000 });
   await page.getByRole('radio', { name: 'quickly', checked: true }).waitFor();
 }).extend<{ page: Page }>({
-  page: async ({ first, shared }, use) => {
-    // The demo is in its browser once the first page has opened it.
-    await first.waitForLoadState();
-    const page = await shared.newPage();
+  page: async ({ first }, use) => {
+    const page = await first.context().newPage();
     await use(page);
     await page.close();
   },
@@ -147,7 +145,7 @@ const HALLS = ['/words', '/find'];
 /** Moves inside the app as its own links do, and waits until the room before is gone. */
 async function move(page: Page, address: string): Promise<void> {
   await page.evaluate((to) => {
-    for (const left of document.querySelectorAll('h1, main')) left.setAttribute('data-left', '');
+    for (const left of document.querySelectorAll('h1')) left.setAttribute('data-left', '');
     const { idx = 0 } = (history.state ?? {}) as { idx?: number };
     history.pushState({ idx: idx + 1, key: `visit${idx}` }, '', to);
     dispatchEvent(new PopStateEvent('popstate', { state: history.state as unknown }));
@@ -162,10 +160,7 @@ async function move(page: Page, address: string): Promise<void> {
  * before is left; one that does not loads it. What is about loading says `page.goto`.
  */
 export async function visit(page: Page, address: string): Promise<void> {
-  const isInside = await page
-    .evaluate(() => document.querySelector('main h1') !== null && location.protocol === 'http:')
-    .catch(() => false);
-  if (!isInside) {
+  if ((await page.locator('main h1').count()) === 0) {
     await page.goto(address);
     return;
   }

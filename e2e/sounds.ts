@@ -9,6 +9,7 @@ import {
   type FamilyId,
 } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
+import { concat } from '@inner-hum/core/signal';
 import { playExercise, playPhrase, STEADY_HAND } from '@inner-hum/core/simulated';
 
 const folder = join(import.meta.dirname, '.sounds');
@@ -30,6 +31,15 @@ export const SOUNDS = {
   hearing: join(folder, 'hearing.wav'),
 };
 
+const HORN_ID = 'alto';
+
+/** A drill as the Shelf writes it for the alto. */
+function drill(id: FamilyId, choices: Choices) {
+  const family = familyById(id);
+  if (!family) throw new Error(id);
+  return family.build(hornById(HORN_ID), choices);
+}
+
 /** Time for the page to open the microphone and make the exercise ready before the note comes. */
 const LEAD_SECONDS = 6;
 
@@ -43,7 +53,7 @@ export function playFaultySwell() {
       tempoBpm: 60,
       start: 'playToStart',
     }),
-    hornId: 'alto',
+    hornId: HORN_ID,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
     profile: {
@@ -84,12 +94,9 @@ export function playSoftAndLoud() {
 
 /** Paired swells on G4 and G5 as `/stand/drill/pairedSwells?note=67&to=67&tempoBpm=160` writes them; the last note is a step too high. */
 export function playPairedRound() {
-  const family = familyById('pairedSwells');
-  if (!family) throw new Error('no paired swells');
-  const hornId = 'alto';
   return playExercise({
-    exercise: family.build(hornById(hornId), { note: 67, to: 67, tempoBpm: 160 }),
-    hornId,
+    exercise: drill('pairedSwells', { note: 67, to: 67, tempoBpm: 160 }),
+    hornId: HORN_ID,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
     profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
@@ -103,12 +110,9 @@ export function playPairedRound() {
 
 /** The series over low Bb to partial 3 and down, as `/stand/drill/overtoneClimb?partial=3&tries=1` writes it; partial 3 slips to 4. */
 export function playClimb() {
-  const family = familyById('overtoneClimb');
-  if (!family) throw new Error('no climb');
-  const hornId = 'alto';
   return playExercise({
-    exercise: family.build(hornById(hornId), { partial: 3, tries: 1 }),
-    hornId,
+    exercise: drill('overtoneClimb', { partial: 3, tries: 1 }),
+    hornId: HORN_ID,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
     profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
@@ -137,10 +141,7 @@ export function playDrone() {
 
 /** The quiet descent as `/stand/drill/quietDescent?tempoBpm=120&start=playToStart` writes it, played f from its first note to its last. */
 export function playLoudDescent() {
-  const family = familyById('quietDescent');
-  if (!family) throw new Error('no descent');
-  const hornId = 'alto';
-  const written = family.build(hornById(hornId), { tempoBpm: 120 });
+  const written = drill('quietDescent', { tempoBpm: 120 });
   const [phrase] = written.phrases;
   const items = phrase.items.map((item) =>
     item.kind === 'note'
@@ -149,7 +150,7 @@ export function playLoudDescent() {
   );
   return playExercise({
     exercise: { ...written, phrases: [{ ...phrase, items }] },
-    hornId,
+    hornId: HORN_ID,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
     profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
@@ -162,12 +163,9 @@ export function playLoudDescent() {
 
 /** Air, the note out of it, and air again, as the first phrase of `/stand/drill/airThenNote?tempoBpm=90` writes it. */
 export function playAirAndNote() {
-  const family = familyById('airThenNote');
-  if (!family) throw new Error('no air drill');
-  const hornId = 'alto';
   return playExercise({
-    exercise: phraseExercise(family.build(hornById(hornId), { tempoBpm: 90 }), 0),
-    hornId,
+    exercise: phraseExercise(drill('airThenNote', { tempoBpm: 90 }), 0),
+    hornId: HORN_ID,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
     profile: { ...STEADY_HAND, breathDbSoft: -20, breathDbLoud: -34 },
@@ -180,9 +178,7 @@ export function playAirAndNote() {
 
 /** D6 by its own fingers, D6 over G5, E6 over A5, tongued, two seconds each: as one may write it in the builder. */
 export function playLick() {
-  const family = familyById('overtoneScale');
-  if (!family) throw new Error('no scale');
-  const scale = family.build(hornById('alto'), { tempoBpm: 60, start: 'countIn' });
+  const scale = drill('overtoneScale', { tempoBpm: 60, start: 'countIn' });
   const [item] = scale.phrases[0].items;
   const note = (midi: number, fingered: number | null) => ({
     ...item,
@@ -193,7 +189,7 @@ export function playLick() {
   const items = [note(86, null), note(86, 79), note(88, 81)] as (typeof scale)['phrases'][0]['items'];
   return playExercise({
     exercise: { ...scale, phrases: [{ ...scale.phrases[0], items }] },
-    hornId: 'alto',
+    hornId: HORN_ID,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
     profile: STEADY_HAND,
@@ -206,12 +202,9 @@ export function playLick() {
 
 /** The first phrase of a drill, each item held so many beats, as a player in no hurry would. */
 export function playInOwnTime(id: FamilyId, choices: Choices, beats: readonly number[]) {
-  const family = familyById(id);
-  if (!family) throw new Error(id);
-  const hornId = 'alto';
   return playExercise({
-    exercise: exerciseAsPlayed(phraseExercise(family.build(hornById(hornId), choices), 0), beats),
-    hornId,
+    exercise: exerciseAsPlayed(phraseExercise(drill(id, choices), 0), beats),
+    hornId: HORN_ID,
     a4Hz: 440,
     scale: DEFAULT_SCALE,
     profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
@@ -227,17 +220,14 @@ const WAITS_SECONDS = 2.5;
 
 /** What `/stand/drill/firstHearing?beats=2&tempoBpm=120` asks of an alto, from B4 to the overtones; instead of the twelfth the octave comes once more. */
 export function playHearing(): Float32Array<ArrayBuffer> {
-  const family = familyById('firstHearing');
-  if (!family) throw new Error('no hearing');
-  const hornId = 'alto';
-  const exercise = family.build(hornById(hornId), { beats: 2, tempoBpm: 120 });
+  const exercise = drill('firstHearing', { beats: 2, tempoBpm: 120 });
   const last = exercise.phrases.length - 1;
   const parts = exercise.phrases.map((_, i) => {
     const phrase = phraseExercise(exercise, i);
     const seconds = (phrase.phrases[0].items[0].lengthBeats * 60) / exercise.tempoBpm;
     return playExercise({
       exercise: phrase,
-      hornId,
+      hornId: HORN_ID,
       a4Hz: 440,
       scale: { floorDb: -48, ceilingDb: -14, source: 'assumed' },
       profile: { ...STEADY_HAND, breathDbSoft: -26, breathDbLoud: -34 },
@@ -248,5 +238,5 @@ export function playHearing(): Float32Array<ArrayBuffer> {
       tailSeconds: seconds + WAITS_SECONDS,
     }).samples;
   });
-  return Float32Array.from(parts.flatMap((part) => [...part]));
+  return concat(Float32Array, parts);
 }

@@ -33,6 +33,7 @@ type Told =
   | { kind: 'done'; inputs: number; taken: number; slowestMs: number; broken: { n: number; why: string }[] };
 
 const folder = mkdtempSync(join(tmpdir(), 'fuzz-'));
+process.on('exit', () => rmSync(folder, { recursive: true }));
 const bundle = join(folder, 'fuzzWorker.mjs');
 const { outputFiles } = await build({
   entryPoints: [join(import.meta.dirname, '../../web/src/doors/fuzzWorker.ts')],
@@ -111,7 +112,6 @@ const lane = async () => {
   }
 };
 await Promise.all(Array.from({ length: AT_ONCE }, lane));
-rmSync(folder, { recursive: true });
 
 const sum = (of: (row: Row) => number) => rows.reduce((all, row) => all + of(row), 0);
 const summary = `${sum(({ inputs }) => inputs)} inputs, seed ${SEED}: ${sum(({ taken }) => taken)} taken in, ${sum(({ hangs }) => hangs)} over ${HANG_MS / 1000} s, ${sum(({ broken }) => broken.length)} broken`;

@@ -15,6 +15,13 @@ export interface DynamicScale {
 /** A middling horn a metre from a middling microphone; its 30 dB from ppp to fff is what players reach. */
 export const DEFAULT_SCALE: DynamicScale = { floorDb: -46, ceilingDb: -16, source: 'assumed' };
 
+/** Nearer together than this soft and loud were not both played. */
+const LEAST_SPAN_DB = 8;
+
+/** The scale of a player whose softest and loudest were heard, in dBFS; null: they are less than 8 dB apart. */
+export const calibratedScale = (softDb: number, loudDb: number): DynamicScale | null =>
+  loudDb - softDb < LEAST_SPAN_DB ? null : { floorDb: softDb, ceilingDb: loudDb, source: 'calibrated' };
+
 /** Place of a mark on the scale: 0 at ppp, 1 at fff. */
 export function markFraction(mark: DynamicMark): number {
   return DYNAMIC_MARKS.indexOf(mark) / (DYNAMIC_MARKS.length - 1);

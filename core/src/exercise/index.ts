@@ -53,6 +53,7 @@ export {
 } from './score.ts';
 export { DYNAMIC_MARKS, markFraction, type DynamicMark } from './dynamics.ts';
 export {
+  calibratedScale,
   DEFAULT_SCALE,
   levelAtFraction,
   fractionAtLevel,

@@ -1,4 +1,4 @@
-import type { DynamicScale, Experience } from '../exercise/index.ts';
+import { calibratedScale, type DynamicScale, type Experience } from '../exercise/index.ts';
 import type { NoteRange, WrittenMidi, Horn } from '../horn/index.ts';
 import type { ToleranceId } from '../judge/index.ts';
 import { figureOf, type PractisedNote } from '../practice/index.ts';
@@ -88,8 +88,6 @@ const LOW_B = 59;
 const HIGH_C = 84;
 const HIGH_E = 88;
 const TWELFTH = 19;
-/** Nearer together than this soft and loud were not both played. */
-const LEAST_SPAN_DB = 8;
 /** Whoever strays more on the easiest note is judged more gently. */
 const RELAXED_FROM_CENTS = 10;
 
@@ -107,9 +105,6 @@ export function hearingProposal(hearing: Hearing, horn: Pick<Horn, 'lowest' | 'h
     experience,
     toleranceId: experience === 'firstYear' || (spreadCents ?? 0) > RELAXED_FROM_CENTS ? 'relaxed' : 'usual',
     range: isWhole ? null : { lowest, highest },
-    scale:
-      loudness && loudness.loudDb - loudness.softDb >= LEAST_SPAN_DB
-        ? { floorDb: loudness.softDb, ceilingDb: loudness.loudDb, source: 'calibrated' }
-        : null,
+    scale: loudness && calibratedScale(loudness.softDb, loudness.loudDb),
   };
 }

@@ -171,13 +171,8 @@ export function pathProgress(
   const { evidence, lines } = steps[now];
   const families = new Set<string>(lines.map(({ family }) => family));
   const lately = history.filter(({ at }) => at >= since);
-  const asked = steps[Math.max(0, place - 1)].evidence;
-  const wasPassed =
-    place > 0 &&
-    shownBy(
-      history.filter(({ at }) => at < since),
-      asked,
-    ).isShown;
+  const before = place > 0 ? steps[place - 1].evidence : null;
+  const earlier = history.filter(({ at }) => at < since);
   const shown = shownBy(lately, evidence);
   const days = new Set(
     lately.flatMap(({ family, day }) => (family !== null && families.has(family) ? [day] : [])),
@@ -191,6 +186,6 @@ export function pathProgress(
     daysPractised: days.size,
     leastDays: LEAST_DAYS,
     isThrough: !isAtEnd && shown.isShown && days.size >= LEAST_DAYS,
-    passed: wasPassed ? { right: asked.right, of: asked.of } : null,
+    passed: before && shownBy(earlier, before).isShown ? { right: before.right, of: before.of } : null,
   };
 }

@@ -30,10 +30,9 @@ import {
   scoreExercise,
   type ScoreChoice,
 } from './index.ts';
-import { SCORE_WORDS } from '../testing/scoreWords.ts';
+import { SCORE_WORDS as words } from '../testing/scoreWords.ts';
 
 smf(JZZ);
-const words = SCORE_WORDS;
 const bytes = (text: string) => strToU8(text);
 
 const lengths = fc.constantFrom(0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 5, 6.5);

@@ -11,9 +11,7 @@ import { expect, it } from 'vitest';
 import { FAMILIES, onPaper, playedPhrases, type Exercise } from '../exercise/index.ts';
 import { HORNS } from '../horn/index.ts';
 import { exerciseToMusicXml } from './index.ts';
-import { SCORE_WORDS } from '../testing/scoreWords.ts';
-
-const words = SCORE_WORDS;
+import { SCORE_WORDS as words } from '../testing/scoreWords.ts';
 
 /** All that the reader finds wrong: bars not filled, beams, tuplets, staves, and ties and slurs over bar lines. */
 function complaints(score: Score): string[] {

@@ -1,4 +1,5 @@
-// For tests and the bench alone, never for the app. What the bench needs goes out here; tests take the rest from its files.
+// For tests, the bench and the doors alone, never for the app. What others need goes out here; tests of the core take the rest from its files.
 export * as disturbances from './disturbances.ts';
 export type { Disturb } from './disturbances.ts';
+export { SCORE_WORDS } from './scoreWords.ts';
 export { simulatedHorn, simulatePractice, USUAL_PRACTICE } from './simulatedHorn.ts';

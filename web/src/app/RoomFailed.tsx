@@ -15,6 +15,8 @@ async function loadAgain() {
   if (!(await takeUpdate())) window.location.reload();
 }
 
+const textOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
+
 /** Everything as a file, whatever this room fails on. */
 async function exportEverything(stored: StorageWorker) {
   const done = await stored.writeArchive(
@@ -51,7 +53,7 @@ export function RoomFailed() {
         {quarantine > 0 && t('failed.quarantine', { count: quarantine })}
       </Box>
       <Box color="muted" mb="5" fontSize="small">
-        {error instanceof Error ? error.message : String(error)}
+        {textOf(error)}
       </Box>
       <Flex gap="4" wrap="wrap" alignItems="center">
         <ActionButton onClick={() => void loadAgain()}>{t('way.reload')}</ActionButton>
@@ -69,9 +71,7 @@ export function RoomFailed() {
             look="plain"
             onClick={() => {
               setNotExported(null);
-              exportEverything(stored).catch((why: unknown) =>
-                setNotExported(why instanceof Error ? why.message : String(why)),
-              );
+              exportEverything(stored).catch((why: unknown) => setNotExported(textOf(why)));
             }}
           >
             {t('failed.export')}

@@ -12,12 +12,13 @@ import {
 import { listenTo } from '@inner-hum/core/hearing';
 import { hornById, type HornId } from '@inner-hum/core/horn';
 import { exerciseToMidi, exerciseToMusicXml, MADE_OF_SCORE, scoreExercise } from '@inner-hum/core/scores';
+import { SCORE_WORDS } from '@inner-hum/core/testing';
 import { createRandom, roundToSteps } from '@inner-hum/core/signal';
 import { BlobWriter, TextReader, ZipWriter } from '../archive/zip.ts';
 import { openScore } from '../workers/openScore.ts';
 import { bytesOf, expectSaid, isRead, type Bytes, type Door } from './door.ts';
 import { mutatedBytes } from './mutateBytes.ts';
-import { MIDI_CHOICE, readExercise, SCORE_WORDS } from './readExercise.ts';
+import { MIDI_CHOICE, readExercise } from './readExercise.ts';
 
 const ALTO = hornById('alto');
 const MOST_TITLE = 200;

@@ -1,17 +1,8 @@
 import { exerciseAsPlayed, problemsOf, scoreOf, type Exercise } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import { exerciseToMidi, exerciseToMusicXml } from '@inner-hum/core/scores';
+import { SCORE_WORDS } from '@inner-hum/core/testing';
 
-export const SCORE_WORDS = {
-  title: 'A title',
-  part: 'Horn',
-  air: 'air',
-  hum: 'hum',
-  hear: 'listen',
-  imagine: 'imagine',
-  free: 'free',
-  subtone: 'subtone',
-};
 export const MIDI_CHOICE = { click: true, a4Hz: 440 };
 
 /** All that the rooms ask of an exercise. */

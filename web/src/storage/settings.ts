@@ -39,21 +39,17 @@ export async function readCalibration(): Promise<CalibrationRecord | null> {
   return (await database().calibrations.orderBy('madeAt').last()) ?? null;
 }
 
-export async function saveCalibration(record: CalibrationRecord): Promise<void> {
-  await database().calibrations.put(record);
+/** What was found of this place now. */
+export async function saveCalibration(found: Omit<CalibrationRecord, 'id' | 'madeAt'>): Promise<void> {
+  await database().calibrations.put({ id: crypto.randomUUID(), madeAt: Date.now(), ...found });
 }
 
 /** A player's own scale heard at this place; what else was calibrated here stays. */
 export async function saveScale(scale: DynamicScale): Promise<void> {
-  const { roomFloorDb, roundTripSeconds } = (await readCalibration()) ?? {
-    roomFloorDb: null,
-    roundTripSeconds: null,
-  };
+  const before = await readCalibration();
   await saveCalibration({
-    id: crypto.randomUUID(),
-    madeAt: Date.now(),
-    roomFloorDb,
+    roomFloorDb: before?.roomFloorDb ?? null,
     scale,
-    roundTripSeconds,
+    roundTripSeconds: before?.roundTripSeconds ?? null,
   });
 }

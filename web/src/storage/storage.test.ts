@@ -360,9 +360,11 @@ it('puts a scale that was heard in the place of the one before, and keeps the ro
   await saveScale(scale);
   expect(await readCalibration()).toMatchObject({ scale, roomFloorDb: null, roundTripSeconds: null });
   const measured = { roomFloorDb: -70, roundTripSeconds: 0.03 };
-  await saveCalibration({ id: 'measured', madeAt: Date.now() + 1, scale: null, ...measured });
+  const aMoment = () => new Promise((done) => setTimeout(done, 5));
+  await aMoment();
+  await saveCalibration({ scale: null, ...measured });
   const later = { ...scale, floorDb: -50 };
-  await new Promise((done) => setTimeout(done, 5));
+  await aMoment();
   await saveScale(later);
   expect(await readCalibration()).toMatchObject({ scale: later, ...measured });
 });

@@ -7,10 +7,10 @@ import {
   CHUNK_SECONDS,
   eraseTake,
   finishTake,
+  isQuotaError,
   noteDueClicks,
   recentTones,
   type WholeTake,
-  isQuotaError,
 } from '../storage/index.ts';
 import { judgeRecord, newTakeRecord, type TakeSetting } from './takeRecords.ts';
 

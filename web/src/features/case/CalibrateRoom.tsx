@@ -1,3 +1,4 @@
+import { calibratedScale } from '@inner-hum/core/exercise';
 import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useNavigate } from 'react-router';
@@ -50,7 +51,7 @@ export function Component() {
       case 'loud':
         void measureLoudness(live, desk, findings.roomFloorDb, abort.signal).then((loudDb) => {
           if (loudDb === null) return;
-          if (findings.softDb !== null && loudDb - findings.softDb < 8) fail('sameLoudness');
+          if (findings.softDb !== null && !calibratedScale(findings.softDb, loudDb)) fail('sameLoudness');
           else next({ loudDb });
         });
         break;
@@ -72,13 +73,8 @@ export function Component() {
   const finish = async () => {
     const { roomFloorDb, softDb, loudDb, roundTripSeconds } = findings;
     await saveCalibration({
-      id: crypto.randomUUID(),
-      madeAt: Date.now(),
       roomFloorDb,
-      scale:
-        softDb !== null && loudDb !== null
-          ? { floorDb: softDb, ceilingDb: loudDb, source: 'calibrated' }
-          : null,
+      scale: softDb !== null && loudDb !== null ? calibratedScale(softDb, loudDb) : null,
       roundTripSeconds,
     });
     await navigate('/case');

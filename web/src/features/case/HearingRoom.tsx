@@ -54,10 +54,10 @@ export function Component() {
       {t(list.length === 0 ? 'hearing.begin' : 'hearing.again')}
     </ActionLink>
   );
-  // The simulated player plays on a scale of its own.
-  const isHeard = settings.source === 'microphone';
   const [newest, ...before] = list;
   const proposal = list.length === 0 ? null : hearingProposal(newest, horn);
+  // The simulated player plays on a scale of its own.
+  const scale = settings.source === 'microphone' && proposal ? proposal.scale : null;
   return (
     <Box maxW="page">
       <RoomHeading
@@ -79,12 +79,12 @@ export function Component() {
                 high: signedNote(proposal.range.highest, naming),
               })
             : t('hearing.wholeRange')}
-          {proposal.scale && isHeard && (
+          {scale && (
             <>
               {' '}
               {t('hearing.scale', {
-                soft: decimals(proposal.scale.floorDb, 0),
-                loud: decimals(proposal.scale.ceilingDb, 0),
+                soft: decimals(scale.floorDb, 0),
+                loud: decimals(scale.ceilingDb, 0),
               })}
             </>
           )}
@@ -97,7 +97,7 @@ export function Component() {
                   const { [hornId]: _, ...others } = ranges;
                   return { experience, toleranceId, ranges: range ? { ...others, [hornId]: range } : others };
                 });
-                if (proposal.scale && isHeard) void saveScale(proposal.scale);
+                if (scale) void saveScale(scale);
                 setUsed(true);
               }}
             >

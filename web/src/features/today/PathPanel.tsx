@@ -16,6 +16,7 @@ interface PathPanelProps {
 export function PathPanel({ progress, onStep }: PathPanelProps) {
   const { t } = useTranslation();
   const { path, step, isAtEnd, shown, wanted, daysPractised, leastDays, passed } = progress;
+  const stepsBehind = isAtEnd ? STEPS_OF_PATH : step;
   const figures = { ...shown, wanted: wanted.right, wantedOf: wanted.of };
   const titleOf = (at: number) =>
     t('today.pathStep', {
@@ -24,11 +25,9 @@ export function PathPanel({ progress, onStep }: PathPanelProps) {
       title: t(`today.stepTitle.${path}${STEPS[at]}`),
     });
   return (
-    <MarkedPart mark="brass" testId="path" step={isAtEnd ? STEPS_OF_PATH : step}>
+    <MarkedPart mark="brass" testId="path" step={stepsBehind}>
       <Box role="status">
-        {passed &&
-          (isAtEnd || shown.of === 0) &&
-          t('today.pathPassed', { step: isAtEnd ? STEPS_OF_PATH : step, ...passed })}
+        {passed && (isAtEnd || shown.of === 0) && t('today.pathPassed', { step: stepsBehind, ...passed })}
       </Box>
       <Box fontFamily="heading" fontSize="large">
         {isAtEnd ? t('today.pathDone') : titleOf(step)}
