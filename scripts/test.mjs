@@ -68,7 +68,10 @@ function browserTests({ stats, suites }) {
   const bad = suites
     .flatMap(specsOf)
     .filter(({ tests }) => tests.some(({ status }) => status === 'unexpected'))
-    .map(({ file, title }) => `${file} › ${title}`);
+    .map(({ file, title, tests }) => {
+      const said = tests.flatMap(({ results: tries }) => tries.flatMap(({ errors }) => errors));
+      return [`${file} › ${title}`, ...said.map(({ message }) => message)].join('\n');
+    });
   return { good: stats.expected, bad };
 }
 

@@ -6,7 +6,7 @@ test.use({ launchOptions: microphoneBeeping(), hears: SOUNDS.pairedRound, storag
 test('a round of paired swells runs hands-free from the microphone, and its result names the wrong note', async ({
   page,
 }) => {
-  await page.goto('/stand/drill/pairedSwells?note=67&to=67&tempoBpm=160&start=playToStart');
+  await page.goto('/stand/drill/pairedSwells?note=67&to=67&tempoBpm=90&start=playToStart');
   await expect(page.getByTestId('note-next').getByLabel('G sharp 4')).toBeVisible();
   await expect(page.getByTestId('phrase-count')).toHaveText('1 of 2');
   // From here on nobody touches anything.
