@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { additiveOnce } from '../testing/additiveSound.ts';
 import { all, autoGain, ducking, hiss, room, speech, type Disturb } from '../testing/disturbances.ts';
 import { CLEAN_ROWS, FAULT_ROWS, runRow, type VerdictRow } from '../verdicts/index.ts';
 import { listenTo } from '../hearing/index.ts';
@@ -9,7 +10,8 @@ import { isNeutral, type TakeAnalysis } from './index.ts';
 /** No microphone is without a noise of its own. */
 const noisy = (disturb: Disturb) => all(hiss(40), disturb);
 const CLEAN = CLEAN_ROWS.filter((_row, i) => i % 15 === 3);
-const run = (row: VerdictRow, disturb: Disturb) => runRow(row, 'additive', 7, disturb);
+const toned = additiveOnce();
+const run = (row: VerdictRow, disturb: Disturb) => runRow(row, toned(row), 7, disturb);
 const blamedIn = (analysis: TakeAnalysis | null) =>
   analysis?.items.flatMap(({ verdict }) => verdict?.findings.filter((each) => !isNeutral(each)) ?? []) ?? [];
 

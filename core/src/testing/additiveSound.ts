@@ -1,5 +1,6 @@
 import { createRandom, powerFromDb } from '../signal/index.ts';
 import { createNoteCourse, planExercise, type ExerciseRequest } from '../simulated/index.ts';
+import { sineSum } from './sineSum.ts';
 
 // Sound that the simulated player did not make: the same courses of pitch, level and breath by another instrument.
 
@@ -32,7 +33,7 @@ export function additiveSound(request: ExerciseRequest): {
     const course = createNoteCourse(note, createRandom(note.seed));
     const first = Math.round(onsetSeconds * rate);
     const last = Math.min(samples.length, Math.round(endSeconds * rate));
-    const phase = new Float64Array(HARMONICS + 1);
+    let phase = 0;
     for (let start = first; start < last; start += 24) {
       const seconds = (start - first) / rate;
       const hz = course.f0HzAt(seconds);
@@ -53,12 +54,8 @@ export function additiveSound(request: ExerciseRequest): {
       const gain = Math.sqrt(powerFromDb(levelDb) / (1 + breath)) * course.envelopeAt(seconds);
       const hiss = gain * Math.sqrt(breath);
       for (let n = start; n < Math.min(last, start + 24); n++) {
-        let sum = 0;
-        for (let k = 1; k <= HARMONICS; k++) {
-          phase[k] += (2 * Math.PI * k * hz) / rate;
-          sum += amplitudes[k - 1] * Math.sin(phase[k]);
-        }
-        samples[n] += (gain * sum) / Math.sqrt(power) + hiss * random.normal();
+        phase += (2 * Math.PI * hz) / rate;
+        samples[n] += (gain * sineSum(amplitudes, phase)) / Math.sqrt(power) + hiss * random.normal();
       }
     }
     const air = powerFromDb(course.levelDbAt(0) - AIR_UNDER_TONE_DB);
@@ -67,4 +64,14 @@ export function additiveSound(request: ExerciseRequest): {
   for (const { startSeconds, endSeconds, levelDb } of plan.airs)
     noise(plan.beatZeroSeconds + startSeconds, plan.beatZeroSeconds + endSeconds, () => powerFromDb(levelDb));
   return { samples, beatZeroSeconds: plan.beatZeroSeconds };
+}
+
+/** The additive sound of each row or the like, made once however often it is asked for. */
+export function additiveOnce(): (row: object) => typeof additiveSound {
+  const made = new Map<object, ReturnType<typeof additiveSound>>();
+  return (row) => (request) => {
+    const sound = made.get(row) ?? additiveSound(request);
+    made.set(row, sound);
+    return sound;
+  };
 }

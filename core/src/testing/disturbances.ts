@@ -1,17 +1,31 @@
 import { createRandom, type Random } from '../signal/index.ts';
-import { convolve } from './convolve.ts';
+import { convolver } from './convolve.ts';
+import { sineSum } from './sineSum.ts';
 
 /** What a place, a neighbour or a computer does to the sound of a player, sample by sample. */
 export type Disturb = (samples: Float32Array, sampleRateHz: number) => Float32Array<ArrayBuffer>;
 
+const copyOf = (samples: Float32Array) => new Float32Array(samples);
 const gainOf = (db: number) => 10 ** (db / 20);
 /** The middle of the usual scale: what a player sounds like on average. */
 const PLAYER_DB = -31;
 
+/** A disturbance whose preparation is made once for a rate. */
+function atRate(
+  prepare: (sampleRateHz: number) => (samples: Float32Array) => Float32Array<ArrayBuffer>,
+): Disturb {
+  const prepared = new Map<number, ReturnType<typeof prepare>>();
+  return (samples, sampleRateHz) => {
+    const change = prepared.get(sampleRateHz) ?? prepare(sampleRateHz);
+    prepared.set(sampleRateHz, change);
+    return change(samples);
+  };
+}
+
 /** Many reflections a second that die away by 60 dB within `rt60Seconds`, together so many dB under the direct sound. */
 export function room(rt60Seconds: number, directToRoomDb: number, seed = 8): Disturb {
   const REFLECTIONS_PER_SECOND = 1000;
-  return (samples, sampleRateHz) => {
+  return atRate((sampleRateHz) => {
     const random = createRandom(seed);
     const count = Math.round(REFLECTIONS_PER_SECOND * rt60Seconds);
     const rays = Array.from({ length: count }, (_, i) => {
@@ -23,8 +37,8 @@ export function room(rt60Seconds: number, directToRoomDb: number, seed = 8): Dis
     const response = new Float64Array(Math.ceil((0.003 + rt60Seconds) * sampleRateHz) + 1);
     response[0] = 1;
     for (const { seconds, gain } of rays) response[Math.round(seconds * sampleRateHz)] += scale * gain;
-    return convolve(samples, response);
-  };
+    return convolver(response);
+  });
 }
 
 /** Adds a sound of its own to the player's, its RMS over the whole so many dB under the player. */
@@ -33,47 +47,49 @@ function beside(underDb: number, make: (length: number, sampleRateHz: number) =>
     const added = make(samples.length, sampleRateHz);
     const power = added.reduce((sum, value) => sum + value * value, 0) / Math.max(1, added.length);
     const scale = power > 0 ? gainOf(PLAYER_DB - underDb) / Math.sqrt(power) : 0;
-    return Float32Array.from(samples, (value, n) => value + scale * added[n]);
+    return copyOf(samples).map((value, n) => value + scale * added[n]);
   };
 }
 
-/** Hum of the mains with its harmonics to 600 Hz. */
+/** Amplitudes that fall as the number of the harmonic. */
+const falling = (count: number) => Float64Array.from({ length: count }, (_, i) => 1 / (i + 1));
+
+/** Hum of the mains, of whole hertz, with its harmonics to 600 Hz. */
 export const hum = (underDb: number, humHz = 50): Disturb =>
-  beside(underDb, (length, rate) =>
-    Float64Array.from({ length }, (_, n) => {
+  beside(underDb, (length, rate) => {
+    const second = new Float64Array(rate).map((_, n) => {
       let sum = 0;
       for (let k = 1; k <= 12; k++)
         sum += Math.sin((2 * Math.PI * k * humHz * n) / rate + k * k) / (k % 2 === 1 ? k : 2 * k);
       return sum;
-    }),
-  );
+    });
+    return new Float64Array(length).map((_, n) => second[n % rate]);
+  });
 
 /** White noise, as of a fan. */
 export const hiss = (underDb: number, seed = 4): Disturb =>
   beside(underDb, (length) => {
     const random = createRandom(seed);
-    return Float64Array.from({ length }, () => random.normal());
+    return new Float64Array(length).map(() => random.normal());
   });
 
 /** A steady tone with harmonics. */
 export const drone = (underDb: number, f0Hz: number): Disturb =>
-  beside(underDb, (length, rate) =>
-    Float64Array.from({ length }, (_, n) => {
-      let sum = 0;
-      for (let k = 1; k <= 8; k++) sum += Math.sin((2 * Math.PI * k * f0Hz * n) / rate + k) / k;
-      return sum;
-    }),
-  );
+  beside(underDb, (length, rate) => {
+    const amplitudes = falling(8);
+    return new Float64Array(length).map((_, n) => sineSum(amplitudes, (2 * Math.PI * f0Hz * n) / rate + 1));
+  });
 
 /** Voiced syllables of a gliding pitch under moving formants, a quarter of them hissed, from `from` to the end, with short pauses. */
 function talk(length: number, rate: number, random: Random): Float64Array {
   const out = new Float64Array(length);
+  const voice = new Float64Array(64);
   let phase = 0;
   let at = 0.1;
   while (at < length / rate) {
     const seconds = 0.09 + 0.12 * random.uniform();
     const [startHz, endHz] = [90 + 130 * random.uniform(), 80 + 130 * random.uniform()];
-    const formants = [300 + 500 * random.uniform(), 900 + 1300 * random.uniform()];
+    const [lowFormantHz, highFormantHz] = [300 + 500 * random.uniform(), 900 + 1300 * random.uniform()];
     const hissed = random.uniform() < 0.25;
     const first = Math.round(at * rate);
     const count = Math.min(Math.round(seconds * rate), length - first);
@@ -81,11 +97,15 @@ function talk(length: number, rate: number, random: Random): Float64Array {
       const u = n / count;
       const hz = startHz * (endHz / startHz) ** u;
       phase += (2 * Math.PI * hz) / rate;
-      let sum = 0;
-      for (let k = 1; k * hz < 3500; k++)
-        sum +=
-          formants.reduce((most, f) => most + 1 / (1 + ((k * hz - f) / 90) ** 2), 0.05) * Math.sin(k * phase);
-      out[first + n] += Math.sin(Math.PI * u) * (hissed ? 0.3 * random.normal() : 0.5 * sum);
+      if (hissed) out[first + n] += Math.sin(Math.PI * u) * 0.3 * random.normal();
+      else {
+        const amplitudes = voice.subarray(0, Math.ceil(3500 / hz) - 1);
+        for (let k = 1; k <= amplitudes.length; k++) {
+          const [low, high] = [(k * hz - lowFormantHz) / 90, (k * hz - highFormantHz) / 90];
+          amplitudes[k - 1] = 0.05 + 1 / (1 + low * low) + 1 / (1 + high * high);
+        }
+        out[first + n] += Math.sin(Math.PI * u) * 0.5 * sineSum(amplitudes, phase);
+      }
     }
     at += seconds + 0.04 * random.uniform() + (random.uniform() < 0.15 ? 0.4 : 0);
   }
@@ -107,12 +127,10 @@ function line(length: number, rate: number, random: Random): Float64Array {
     const hz = 220 * 2 ** (step / 12);
     const first = Math.round(at * rate);
     const count = Math.min(Math.round(seconds * rate), length - first);
+    const amplitudes = falling(Math.min(10, Math.ceil(rate / 2 / hz) - 1));
     for (let n = 0; n < count; n++) {
       const envelope = Math.min(1, n / (0.03 * rate), (count - n) / (0.05 * rate));
-      let sum = 0;
-      for (let k = 1; k <= 10 && k * hz < rate / 2; k++)
-        sum += Math.sin((2 * Math.PI * k * hz * n) / rate) / k;
-      out[first + n] += envelope * sum;
+      out[first + n] += envelope * sineSum(amplitudes, (2 * Math.PI * hz * n) / rate);
     }
     at += seconds + (random.uniform() < 0.25 ? 0.5 * random.uniform() : 0.01);
   }
@@ -163,8 +181,7 @@ export const autoGain =
   (samples, rate) => {
     const level = follow(samples, rate, 0.02, 0.4);
     const target = gainOf(PLAYER_DB);
-    return Float32Array.from(
-      samples,
+    return copyOf(samples).map(
       (value, n) => value * Math.min(8, (target / Math.max(1e-5, level[n])) ** (1 - share)),
     );
   };
@@ -177,7 +194,7 @@ export const gate =
     const limit = gainOf(PLAYER_DB - underDb);
     let open = 0;
     const step = 1 / (0.01 * rate);
-    return Float32Array.from(samples, (value, n) => {
+    return copyOf(samples).map((value, n) => {
       open = Math.max(0, Math.min(1, open + (level[n] > limit ? step : -step)));
       return value * open;
     });
@@ -186,13 +203,15 @@ export const gate =
 /** An echo canceller that takes the sound back by so many dB around every click of a beat, twice a second. */
 export const ducking =
   (byDb = 12): Disturb =>
-  (samples, rate) =>
-    Float32Array.from(samples, (value, n) => {
+  (samples, rate) => {
+    const ducked = gainOf(-byDb);
+    return copyOf(samples).map((value, n) => {
       const since = ((n / rate + 0.23) % 0.5) / 0.5;
-      const isDucked = since < 0.3;
-      const edge = Math.min(1, since / 0.04, Math.max(0, (0.3 - since) / 0.04));
-      return isDucked ? value * gainOf(-byDb * edge) : value;
+      if (since >= 0.3) return value;
+      const edge = Math.min(1, since / 0.04, (0.3 - since) / 0.04);
+      return value * (edge < 1 ? gainOf(-byDb * edge) : ducked);
     });
+  };
 
 /** Holes of 20 ms from a busy machine, about one in two seconds. */
 export const holes =
