@@ -36,9 +36,11 @@ function install(...packages) {
   return run('apt-get', ['install', '-y', '--no-install-recommends', ...packages]);
 }
 
+const installed = () => [join(root, 'node_modules', '.installed'), sumOf(root, ['package-lock.json'])];
+
 /** Everything that is said goes to standard error: what a command prints may be read by another one. */
 export function ensurePackages() {
-  unlessStamped(join(root, 'node_modules', '.installed'), sumOf(root, ['package-lock.json']), () => {
+  unlessStamped(...installed(), () => {
     console.error('Installing packages …');
     if (!run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']))
       fail(
@@ -83,7 +85,9 @@ export function ensureBuilt() {
 }
 
 if (process.argv[1] === import.meta.filename) {
-  ensurePackages();
+  // Packages that were installed by hand are packages too.
+  if (process.argv.includes('--after-install')) unlessStamped(...installed(), () => {});
+  else ensurePackages();
   if (process.argv.includes('--browser')) ensureChromium();
   if (process.argv.includes('--built')) ensureBuilt();
 }

@@ -34,9 +34,9 @@ export function createRates(sampleRateHz: number): Rates {
     fullRateHz /= 2;
     full = halve(full, new SampleRing(fullRateHz / 3), FULL_FLAT_TO);
   }
-  const at24 = new SampleRing(RATE_24_HZ / 3);
+  const at24 = fullRateHz === RATE_24_HZ ? full : new SampleRing(RATE_24_HZ / 3);
   if (fullRateHz === 2 * RATE_24_HZ) halve(full, at24, FLAT_24_HZ / RATE_24_HZ);
-  else steps.push(createResampler(fullRateHz, RATE_24_HZ, full, at24));
+  else if (at24 !== full) steps.push(createResampler(fullRateHz, RATE_24_HZ, full, at24));
   const at12 = halve(at24, new SampleRing(RATE_24_HZ / 6), PITCH_FLAT_TO);
   const at6 = halve(at12, new SampleRing(RATE_24_HZ / 12), PITCH_FLAT_TO);
   return {
