@@ -3,17 +3,22 @@ import { defineConfig } from 'vitest/config';
 
 /** Whole takes are rendered, heard and judged here; a busy machine needs its time. */
 const testTimeout = 180_000;
-const setupFiles = [join(import.meta.dirname, 'vitest.seed.ts')];
+const setupFiles = (name: string) =>
+  ['vitest.seed.ts', ...(name === 'web' ? ['vitest.web.ts'] : [])].map((file) =>
+    join(import.meta.dirname, file),
+  );
 
 const project = (name: string) => ({
   test: {
     name,
     root: name,
     testTimeout,
-    setupFiles,
+    setupFiles: setupFiles(name),
     include: ['src/**/*.test.ts'],
-    // The core keeps nothing between calls: its modules are read once for all of its tests.
-    isolate: name !== 'core',
+    // What a test changes it opens anew (a database) or is put back: the modules are read once for all tests of a project, not for
+    // each file of them.
+    isolate: false,
+    unstubGlobals: true,
   },
 });
 

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { BlobReader, BlobWriter, TextReader, ZipReader, ZipWriter } from './zip.ts';
 import * as fc from 'fast-check';
 import { expect, it } from 'vitest';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { FAMILIES } from '@inner-hum/core/exercise';
 import { hornById } from '@inner-hum/core/horn';
 import { describe, expect, it } from 'vitest';

@@ -5,18 +5,13 @@ import { shortNote } from './NoteGlyph.tsx';
 /** Notes that explaining texts speak of, as `{{n65}}`: written MIDI numbers. */
 const NOTES = [58, 59, 60, 61, 62, 65, 67, 69, 71, 72, 74, 81, 86, 91];
 
-let named = '';
-
 /** Lets texts speak of notes by the player's names for them. */
 export function nameNotesInTexts(naming: NoteNaming): void {
   const { interpolation } = i18next.options;
-  const key = `${i18next.language} ${naming}`;
+  const named = Object.fromEntries(NOTES.map((midi) => [`n${midi}`, shortNote(midi, naming)]));
   // Everything on screen is drawn anew by it.
-  if (!interpolation || named === key) return;
-  named = key;
-  interpolation.defaultVariables = Object.fromEntries(
-    NOTES.map((midi) => [`n${midi}`, shortNote(midi, naming)]),
-  );
+  if (!interpolation || JSON.stringify(named) === JSON.stringify(interpolation.defaultVariables)) return;
+  interpolation.defaultVariables = named;
   // Whatever speaks already says it anew.
   i18next.emit('languageChanged', i18next.language);
 }

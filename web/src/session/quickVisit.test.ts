@@ -1,6 +1,5 @@
-import 'fake-indexeddb/auto';
 import { configureStore } from '@reduxjs/toolkit';
-import { afterEach, beforeEach, expect, it } from 'vitest';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, familyById, type Exercise } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { PROFILES } from '@inner-hum/core/simulated';
@@ -31,9 +30,8 @@ let closing: (() => void)[] = [];
 beforeEach(() => {
   openDatabase(`visit-${count++}`);
   // Node has no web locks; nothing here contends for one.
-  Object.defineProperty(globalThis, 'navigator', {
-    configurable: true,
-    value: { locks: { request: (_name: string, ...rest: (() => unknown)[]) => rest.at(-1)?.() } },
+  vi.stubGlobal('navigator', {
+    locks: { request: (_name: string, ...rest: (() => unknown)[]) => rest.at(-1)?.() },
   });
 });
 afterEach(() => {

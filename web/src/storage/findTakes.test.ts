@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, type Exercise } from '@inner-hum/core/exercise';
@@ -11,7 +10,6 @@ import {
   judgedOn,
   lastTakes,
   newestTakes,
-  openDatabase,
   readTakes,
   shelfKey,
   takeChoices,
@@ -21,6 +19,7 @@ import {
   writePlayerNote,
   type TakeRecord,
 } from './index.ts';
+import { emptyDatabaseInTests } from './emptyDatabaseInTests.ts';
 
 const NOTES = [null, 58, 67, 71] as const;
 const HORNS = ['alto', 'tenor'] as const;
@@ -116,8 +115,6 @@ const noteOf = ({ context }: TakeRecord) =>
   String(NOTES.find((note) => note !== null && context?.exercise === exercises[note]) ?? 'free');
 const holds = (words: string) => (playerNote: string) => playerNote.includes(words);
 
-let count = 0;
-
 it('finds the takes that a look at every one of them would find', async () => {
   await fc.assert(
     fc.asyncProperty(
@@ -127,7 +124,7 @@ it('finds the takes that a look at every one of them would find', async () => {
       fc.integer({ min: -1, max: 3 }),
       fc.constantFrom('', 'new', 'lip', 'nowhere'),
       async (all, note, horn, dayNumber, words) => {
-        openDatabase(`find-${count++}`);
+        emptyDatabaseInTests();
         const takes = all.map(takeOf);
         await database().takes.bulkAdd(structuredClone(takes));
         const day = dayNumber < 0 ? '' : wallClock(FIRST + dayNumber * DAY_MS).day;
@@ -176,7 +173,7 @@ it('finds the takes that a look at every one of them would find', async () => {
 });
 
 it('follows what is written on a take and what is deleted and brought back', async () => {
-  openDatabase(`find-${count++}`);
+  emptyDatabaseInTests();
   const base: Made = {
     note: 58,
     horn: 'alto',

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { format } from 'date-fns';
 import Dexie from 'dexie';
 import { expect, it } from 'vitest';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { expect, it } from 'vitest';
 import { beginTake, database, openStorage, putMany, writePlayerNote, type TakeRecord } from './index.ts';

@@ -1,10 +1,8 @@
-import 'fake-indexeddb/auto';
 import { runRow } from '@inner-hum/core/verdicts';
 import { beforeEach, expect, it } from 'vitest';
 import {
   database,
   deleteTake,
-  openDatabase,
   pastOf,
   undoDelete,
   wallClock,
@@ -12,9 +10,9 @@ import {
   type TakeRecord,
 } from './index.ts';
 import { TEST_TAKE, testContext } from './testTake.ts';
+import { emptyDatabaseInTests } from './emptyDatabaseInTests.ts';
 
-let count = 0;
-beforeEach(() => openDatabase(`past-${count++}`));
+beforeEach(emptyDatabaseInTests);
 
 const held = (beats: number, note = 67) =>
   runRow(

@@ -1,9 +1,9 @@
-import 'fake-indexeddb/auto';
 import { beforeEach, expect, it } from 'vitest';
 import { DEFAULT_SCALE, familyById, type Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import { hornById } from '@inner-hum/core/horn';
-import { finishTake, openDatabase, recentTones, wallClock, type TakeRecord } from './index.ts';
+import { finishTake, recentTones, wallClock, type TakeRecord } from './index.ts';
+import { emptyDatabaseInTests } from './emptyDatabaseInTests.ts';
 import { TEST_TAKE } from './testTake.ts';
 
 const build = (family: string, choices = {}): Exercise => {
@@ -41,9 +41,8 @@ const measures = (change: object) => ({
   ...change,
 });
 
-let count = 0;
 let clock = 1_000_000;
-beforeEach(() => openDatabase(`tones-${count++}`));
+beforeEach(emptyDatabaseInTests);
 
 async function keep(exercise: Exercise, figures: object, change: Partial<TakeRecord> = {}) {
   clock += 1000;

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { beforeEach, expect, it } from 'vitest';
 import { buildSwell, MOST_NAME, type Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
@@ -25,7 +24,6 @@ import {
   MOST_AIM_TEXT,
   MOST_REED_NAME,
   MOST_REMARK,
-  openDatabase,
   purgeOwnExercises,
   putOnReed,
   readOwnExercise,
@@ -46,6 +44,7 @@ import {
   type TrialRecord,
 } from './index.ts';
 import { TEST_TAKE } from './testTake.ts';
+import { emptyDatabaseInTests } from './emptyDatabaseInTests.ts';
 
 const DAY_MS = 86_400_000;
 const swell = (note: number, family: string | null = 'swell'): Exercise => ({
@@ -59,8 +58,7 @@ const swell = (note: number, family: string | null = 'swell'): Exercise => ({
   family,
 });
 
-let count = 0;
-beforeEach(() => openDatabase(`shelf-${count++}`));
+beforeEach(emptyDatabaseInTests);
 
 it('keeps own exercises in the order they came, each with a place of its own', async () => {
   const first = await addOwnExercise({ ...swell(60), name: `${'n'.repeat(MOST_NAME)}ever` }, 100);

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { isMainThread } from 'node:worker_threads';
 import { beforeEach, expect, it } from 'vitest';
 import { FrameTrack } from '@inner-hum/core/hearing';
@@ -27,7 +26,6 @@ import {
   newestTakes,
   loadSamples,
   mouthpieceOf,
-  openDatabase,
   packTakeSound,
   preferredFingerings,
   purgeDeleted,
@@ -51,9 +49,9 @@ import {
 } from './index.ts';
 import { checkRows, putRowBack, setRowAside } from './checkRows.ts';
 import { TEST_TAKE } from './testTake.ts';
+import { emptyDatabaseInTests } from './emptyDatabaseInTests.ts';
 
-let count = 0;
-beforeEach(() => openDatabase(`test-${count++}`));
+beforeEach(emptyDatabaseInTests);
 
 const record = TEST_TAKE;
 

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { beforeEach, expect, it } from 'vitest';
 import { FrameTrack } from '@inner-hum/core/hearing';
 import {
@@ -9,7 +8,6 @@ import {
   finishTake,
   firstTakeSince,
   letSoundGo,
-  openDatabase,
   playingLoadSince,
   purgeDeleted,
   readTake,
@@ -27,13 +25,13 @@ import {
   type TakeRecord,
 } from './index.ts';
 import { TEST_TAKE } from './testTake.ts';
+import { emptyDatabaseInTests } from './emptyDatabaseInTests.ts';
 
 const DAY_MS = 86_400_000;
 const NO_FRAMES = new FrameTrack(0).columns;
 const NOON = new Date(2026, 4, 12, 12).getTime();
 
-let count = 0;
-beforeEach(() => openDatabase(`takes-${count++}`));
+beforeEach(emptyDatabaseInTests);
 
 const analysis = { items: [] } as unknown as TakeRecord['analysis'];
 const loudness = { floorDb: -60 } as unknown as TakeRecord['loudness'];

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { buildSwell } from '@inner-hum/core/exercise';
 import type { Task } from '@inner-hum/core/formats';
 import { writtenMidi } from '@inner-hum/core/horn';
@@ -10,13 +9,12 @@ import {
   keepTask,
   listOwnExercises,
   listTasks,
-  openDatabase,
   readSettings,
   shelfKeysOf,
 } from './index.ts';
+import { emptyDatabaseInTests } from './emptyDatabaseInTests.ts';
 
-let n = 0;
-beforeEach(() => openDatabase(`tasks ${n++}`));
+beforeEach(emptyDatabaseInTests);
 
 const task = (change: Partial<Task> = {}): Task => ({
   from: 'the teacher',

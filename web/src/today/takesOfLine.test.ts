@@ -1,15 +1,14 @@
-import 'fake-indexeddb/auto';
 import { familyById, phraseExercise, type Exercise, type FamilyId } from '@inner-hum/core/exercise';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import type { SheetLine } from '@inner-hum/core/plan';
 import { runRow } from '@inner-hum/core/verdicts';
 import { beforeEach, expect, it } from 'vitest';
-import { database, openDatabase, wallClock, type TakeRecord } from '../storage/index.ts';
+import { database, wallClock, type TakeRecord } from '../storage/index.ts';
 import { TEST_TAKE, testContext } from '../storage/testTake.ts';
 import { takesOfLine } from './takesOfLine.ts';
+import { emptyDatabaseInTests } from '../storage/emptyDatabaseInTests.ts';
 
-let count = 0;
-beforeEach(() => openDatabase(`line-${count++}`));
+beforeEach(emptyDatabaseInTests);
 
 const NOON = new Date(2026, 4, 5, 12).getTime();
 const { day } = wallClock(NOON);

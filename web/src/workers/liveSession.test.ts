@@ -1,6 +1,5 @@
-import 'fake-indexeddb/auto';
 import { IDBObjectStore } from 'fake-indexeddb';
-import { afterEach, beforeEach, expect, it } from 'vitest';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import {
   buildSwell,
   DEFAULT_SCALE,
@@ -25,10 +24,7 @@ let count = 0;
 beforeEach(() => {
   openDatabase(`live-${count++}`);
   // Node has no web locks; nothing here contends for one.
-  Object.defineProperty(globalThis, 'navigator', {
-    configurable: true,
-    value: { locks: { request: (_name: string, work: () => unknown) => work() } },
-  });
+  vi.stubGlobal('navigator', { locks: { request: (_name: string, work: () => unknown) => work() } });
 });
 const realPut = IDBObjectStore.prototype.put;
 afterEach(() => {

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { beforeEach, expect, it } from 'vitest';
 import { familyById, newExercise, PURPOSES } from '@inner-hum/core/exercise';
 import { hornById, hornWithin, writtenMidi } from '@inner-hum/core/horn';
@@ -9,7 +8,6 @@ import {
   DEFAULT_SETTINGS,
   deleteOwnExercise,
   listOwnExercises,
-  openDatabase,
   purgeOwnExercises,
   readOwnExercise,
   readSettings,
@@ -20,9 +18,9 @@ import { readAskedFor } from '../../addresses/index.ts';
 import { importExercises } from './importExercises.ts';
 import { shelfEntries } from '../../listing/index.ts';
 import { wantedEntries, readShelfFilter, shelfSearch, ZONES } from './shelfFilter.ts';
+import { emptyDatabaseInTests } from '../../storage/emptyDatabaseInTests.ts';
 
-let count = 0;
-beforeEach(() => openDatabase(`shelf-${count++}`));
+beforeEach(emptyDatabaseInTests);
 
 const alto = hornById('alto');
 const file = (text: string) => new File([text], 'x.json', { type: 'application/json' });
