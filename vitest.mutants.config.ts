@@ -12,7 +12,10 @@ export default defineConfig({
     root: workspace,
     // Changed code, and code that counts what reaches it, is slow.
     testTimeout: 60_000,
-    setupFiles: [join(import.meta.dirname, 'vitest.mutants.setup.ts')],
+    setupFiles: ['vitest.mutants.setup.ts', ...(workspace === 'web' ? ['vitest.web.ts'] : [])].map((file) =>
+      join(import.meta.dirname, file),
+    ),
+    unstubGlobals: true,
     include: folders.map((each) => `${each}/**/*.test.ts`),
   },
 });

@@ -2,9 +2,10 @@ import { mkdirSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { filmTake } from './filmTake.ts';
 import { CHROMIUM, startServer } from './ownServer.ts';
 
-// One current picture of each main view, from the demo data, into docs/screenshots; with names only those pictures.
+// One current picture of each main view, from the demo data, one of them moving, into docs/screenshots; with names only those pictures.
 const names = process.argv.slice(2);
 const isWanted = (name: string) => names.length === 0 || names.includes(name);
 const folder = join(import.meta.dirname, '../../docs/screenshots');
@@ -92,8 +93,10 @@ try {
       await page.goto('/case');
       await page.getByRole('radio', { name: 'with a jump in loudness' }).click();
       await page.waitForTimeout(300);
-      await playSwell(page, 'note=67');
-      await shoot(page, 'stand-watching');
+      await page.goto('/stand/swell?note=67');
+      await page.locator('[data-phase="armed"]').waitFor();
+      await filmTake(page, join(folder, 'stand-watching.webp'));
+      console.log('stand-watching');
     }
     await page.goto('/case');
     await page.waitForTimeout(500);
