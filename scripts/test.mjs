@@ -4,6 +4,7 @@
 import './checkNode.mjs';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { cpus } from 'node:os';
 import { join, relative } from 'node:path';
 import { ensureBuilt, ensureChromium, ensureFirefox, ensurePackages } from './ensureInstalled.mjs';
 
@@ -13,6 +14,10 @@ let passed = 0;
 /** What failed, by its name: its own lines may stand far above the last ones of a log. */
 const failed = [];
 const minutes = [];
+
+/** Minutes that the processors were at work, of all that runs here: other machines on the same iron do not add to it. */
+const busyMinutes = () =>
+  cpus().reduce((sum, { times: { user, nice, sys } }) => sum + user + nice + sys, 0) / 60_000;
 
 async function timed(name, work) {
   const begun = Date.now();
@@ -100,6 +105,7 @@ async function besideThem() {
 }
 
 const begun = Date.now();
+const busyBefore = busyMinutes();
 ensurePackages();
 ensureChromium();
 ensureFirefox();
@@ -112,6 +118,8 @@ await journeys('rooms');
 
 for (const name of failed) console.log(`\nfailed: ${name}`);
 console.log(`\n${minutes.map(([name, took]) => `${name} ${took.toFixed(1)}`).join(', ')} minutes`);
-console.log(`all of it ${((Date.now() - begun) / 60_000).toFixed(1)} minutes`);
+console.log(
+  `all of it ${((Date.now() - begun) / 60_000).toFixed(1)} minutes; ${(busyMinutes() - busyBefore).toFixed(1)} minutes of work by ${cpus().length} processors`,
+);
 console.log(`\n${passed} passed, ${failed.length} failed`);
 process.exit(failed.length > 0 ? 1 : 0);

@@ -1,4 +1,4 @@
-import { expect, firstVisit, playOut, STATES, test } from '../../browser.ts';
+import { expect, firstVisit, playOut, STATES, test, visit } from '../../browser.ts';
 
 test.use({ storageState: STATES.quick });
 
@@ -7,7 +7,7 @@ test('two players on one device: a book each, told apart, opened in two presses,
 }) => {
   await page.goto('/stand/swell?beats=2');
   await playOut(page);
-  await page.goto('/case#books');
+  await visit(page, '/case#books');
   // With one book nobody is asked whose it is.
   await expect(page.getByTestId('book')).toHaveCount(0);
   await page.getByLabel('Whose book this is').fill('Ada');
@@ -15,21 +15,21 @@ test('two players on one device: a book each, told apart, opened in two presses,
   await page.getByRole('button', { name: 'New book' }).click();
   // A new player is asked the first questions, and has nothing of the other.
   await firstVisit(page, 'simulated player');
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.locator('main a[href^="/takes/"]')).toHaveCount(0);
   const book = page.getByLabel('Book', { exact: true }).first();
   await expect(book.locator('option:checked')).toHaveText('Ada 2');
 
   await book.selectOption('Ada');
   await expect(page).toHaveURL(/\/stand$/);
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.locator('main a[href^="/takes/"]')).toHaveCount(1);
-  await page.goto('/case/keeping');
+  await visit(page, '/case/keeping');
   const download = page.waitForEvent('download', { timeout: 60_000 });
   await page.getByRole('button', { name: 'Export', exact: true }).click();
   expect((await download).suggestedFilename()).toMatch(/^inner-hum Ada \d{4}-\d\d-\d\d\.zip$/);
 
-  await page.goto('/case#books');
+  await visit(page, '/case#books');
   const other = page.getByTestId('books').getByRole('listitem');
   await other.getByRole('button', { name: 'Remove' }).click();
   await expect(other).toHaveCount(0);

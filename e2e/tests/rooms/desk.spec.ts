@@ -1,4 +1,4 @@
-import { beginSounding, expect, inPhase, STATES, test } from '../../browser.ts';
+import { beginSounding, expect, inPhase, STATES, test, visit } from '../../browser.ts';
 
 test('habits of the Case reach the Stand: names, sounding pitch, keys and light', async ({ page }) => {
   await page.goto('/case');
@@ -15,7 +15,7 @@ test('habits of the Case reach the Stand: names, sounding pitch, keys and light'
   await keep.press('j');
   await expect(keep).toHaveValue('j');
 
-  await page.goto('/stand');
+  await visit(page, '/stand');
   // Written B4 on the alto sounds D4.
   await expect(page.getByTestId('heard-note').getByRole('img')).toHaveAccessibleName('D 4');
   await page.waitForTimeout(1500);
@@ -23,15 +23,15 @@ test('habits of the Case reach the Stand: names, sounding pitch, keys and light'
   await page.keyboard.press('j');
   await expect(page.getByRole('link', { name: 'Kept. Look at it' })).toBeVisible();
 
-  await page.goto('/stand/swell?note=59');
+  await visit(page, '/stand/swell?note=59');
   await inPhase(page, 'armed').waitFor();
   // German H for B: the big note, and the one in the controls.
   await expect(page.getByRole('img', { name: 'H 3' }).first()).toBeVisible();
 
-  await page.goto('/case');
+  await visit(page, '/case');
   await page.getByRole('radio', { name: 'off', exact: true }).click();
   await expect(keep).toBeDisabled();
-  await page.goto('/stand');
+  await visit(page, '/stand');
   await page.getByTestId('heard-note').waitFor();
   await page.keyboard.press('j');
   await page.waitForTimeout(600);
@@ -62,7 +62,7 @@ test.describe('in real time', () => {
     await page.goto('/stand/swell');
     await inPhase(page, 'armed').waitFor();
     await page.keyboard.press('2');
-    await page.goto('/stand/swell?note=67&beats=4');
+    await visit(page, '/stand/swell?note=67&beats=4');
     await beginSounding(page);
     await page.keyboard.press('1');
     await page.waitForTimeout(800);
@@ -88,7 +88,7 @@ test.describe('in real time', () => {
     await expect(inPhase(page, 'resting')).toBeVisible();
     await page.keyboard.press('ArrowLeft');
     await inPhase(page, 'playing').waitFor();
-    await page.goto('/takes');
+    await visit(page, '/takes');
     await expect(page.getByText(/[12] takes? kept/)).toBeVisible();
   });
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import { expect, playOut, STATES, test } from '../../browser.ts';
+import { expect, playOut, STATES, test, visit } from '../../browser.ts';
 import { ROOMS } from '../../rooms.ts';
 import { putRows } from '../../storedRows.ts';
 
@@ -39,7 +39,7 @@ test('an archive with odd rows: each is named, the rest is there, every room ope
 }) => {
   await page.goto('/stand/drill/overtoneSwitch?tries=1');
   await playOut(page);
-  await page.goto('/case/keeping');
+  await visit(page, '/case/keeping');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export', exact: true }).click();
   const parts = unzipSync(readFileSync(await (await download).path()));
@@ -70,13 +70,13 @@ test('an archive with odd rows: each is named, the rest is there, every room ope
   await expect(told).toContainText('1 take restored');
   await expect(told).toContainText(`${ODD_TAKES.length + 3} parts could not be read`);
   for (const room of [...ROOMS, `/takes/${take.id}`, `/takes/round/${String(round.id)}`]) {
-    await other.goto(room);
+    await visit(other, room);
     await other.getByRole('main').waitFor();
     await expect(other.getByRole('heading', { name: 'This room could not be shown' })).toHaveCount(0);
     expect(await other.locator('a[href*="example.org"], a[href^="javascript"]').count(), room).toBe(0);
   }
   // And out again.
-  await other.goto('/case/keeping');
+  await visit(other, '/case/keeping');
   const again = other.waitForEvent('download');
   await other.getByRole('button', { name: 'Export', exact: true }).click();
   expect(
@@ -118,29 +118,29 @@ test('a row that is damaged where it lies: its list stands, it is set aside, exp
 }) => {
   await page.goto('/stand/swell?note=67&beats=2&tempoBpm=120');
   await playOut(page);
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.locator('main a[href^="/takes/"]').first()).toBeVisible();
   const address = await page.locator('main a[href^="/takes/"]').first().getAttribute('href');
   // Nothing is wrong with the take itself: its room fails on its frames.
   await putRows(page, 'frames', { columns: {} });
-  await page.goto(address ?? '');
+  await visit(page, address ?? '');
   await expect(page.getByRole('heading', { name: 'This room could not be shown' })).toBeVisible();
-  await page.goto('/takes');
+  await visit(page, '/takes');
   const damaged = page.getByTestId('damaged-row');
   await expect(damaged).toContainText('This row could not be shown.');
-  await page.goto(address ?? '');
+  await visit(page, address ?? '');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export everything' }).click();
   const names = Object.keys(unzipSync(readFileSync(await (await download).path())));
   expect(names.filter((name) => /take\.json$|^damaged\/frames/.test(name))).toHaveLength(2);
   await page.getByRole('button', { name: 'Set this row aside' }).click();
   await expect(page.getByRole('status')).toContainText('1 row that could not be read was set apart');
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.getByText('Every swell you play is kept here')).toBeVisible();
-  await page.goto('/case/keeping');
+  await visit(page, '/case/keeping');
   await page.getByRole('button', { name: 'Put back', exact: true }).click();
   await expect(page.getByTestId('keeping-told')).toHaveText('The row is back in its place.');
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await damaged.getByRole('button', { name: 'Set this row aside' }).click();
   await expect(damaged).toHaveCount(0);
 });

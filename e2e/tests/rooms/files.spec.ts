@@ -15,6 +15,7 @@ import {
   STATES,
   test,
   trouble,
+  visit,
 } from '../../browser.ts';
 import { createApp } from '../../../server/src/app.ts';
 import { playFaultySwell } from '../../sounds.ts';
@@ -90,20 +91,20 @@ test('a take is packed without loss, leaves as an archive, and comes back once, 
   await choose.setInputFiles(archive.path);
   await other.getByRole('button', { name: 'Add to what is here' }).click();
   await expect(other.getByTestId('keeping-told')).toContainText('1 was here already');
-  await other.goto('/takes');
+  await visit(other, '/takes');
   await expect(other.getByText('2 takes kept')).toBeVisible();
   // In place of what is here: only what the archive holds is left.
-  await other.goto('/case/keeping');
+  await visit(other, '/case/keeping');
   await choose.setInputFiles(archive.path);
   await other.getByRole('button', { name: 'Replace everything' }).click();
   await expect(other.getByTestId('keeping-told')).toContainText('that the archive does not contain');
-  await other.goto('/takes?words=first');
+  await visit(other, '/takes?words=first');
   await expect(other.getByText('1 of 1 take')).toBeVisible();
   await other.locator('main a[href^="/takes/"]').first().click();
   await other.getByRole('button', { name: /Listen/ }).click();
   await expect(other.getByRole('button', { name: /Pause/ })).toBeVisible();
   // A file that is none changes nothing, and says so.
-  await other.goto('/case/keeping');
+  await visit(other, '/case/keeping');
   await choose.setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') });
   await expect(other.getByTestId('keeping-told')).toContainText('is not an Inner Hum archive');
   await other.context().close();
@@ -277,15 +278,15 @@ test('a row that cannot be read is put aside, and the rooms open', async ({ page
   await playToTheEnd(page);
   await putRows(page, 'takes', { id: 'broken', context: { exercise: 'gone' }, analysis: { items: 3 } });
   // The list stands; the room of the row itself cannot, and sets it apart.
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.getByTestId('damaged-row')).toHaveCount(1);
   await expect(page.locator('main a[href^="/takes/"]')).toHaveCount(1);
-  await page.goto('/takes/broken');
+  await visit(page, '/takes/broken');
   await expect(page.getByRole('heading', { name: 'This room could not be shown' })).toBeVisible();
   await expect(page.getByText('1 row that could not be read was set apart')).toBeVisible();
-  await page.goto('/takes');
+  await visit(page, '/takes');
   await expect(page.getByText('1 take kept')).toBeVisible();
-  await page.goto('/case/keeping');
+  await visit(page, '/case/keeping');
   const row = page.getByText(/^takes, .*(analysis|context)/);
   await expect(row).toBeVisible();
   await page.getByRole('button', { name: 'Delete' }).click();

@@ -1,4 +1,4 @@
-import { expect, inPhase, NOBODY, test } from '../../browser.ts';
+import { expect, inPhase, NOBODY, test, visit } from '../../browser.ts';
 
 test.use({ storageState: NOBODY });
 
@@ -78,16 +78,16 @@ test('the language is the player’s to choose, and note names stay as they were
   await page.getByRole('radio', { name: 'Deutsch' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ein Ton, von leise zu laut und zurück.');
   await page.getByRole('button', { name: 'Den ersten Schwellton spielen' }).click();
-  await page.goto('/case');
+  await visit(page, '/case');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Koffer');
   await page.getByRole('radio', { name: 'Italiano' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Custodia');
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Custodia');
-  await page.goto('/stand/swell?note=71');
+  await visit(page, '/stand/swell?note=71');
   // The German H, chosen with the first language.
   await expect(page.getByRole('main')).toContainText('H');
-  await page.goto('/words#partial');
+  await visit(page, '/words#partial');
   await expect(page.locator('#partial')).toBeFocused();
   await expect(page.locator('#partial')).toContainText('Parziale');
 });

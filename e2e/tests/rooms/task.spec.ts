@@ -23,7 +23,7 @@ test('a teacher’s link: given, opened by somebody else, played, reported back,
   // A link that was cut says so, and nothing is kept.
   await there.goto(link.slice(0, -9));
   await expect(there.getByTestId('task-refused')).toContainText('Nothing was kept');
-  await there.goto('/today');
+  await visit(there, '/today');
   await expect(there.getByTestId('task')).toHaveCount(0);
   // What it holds is seen first.
   await there.goto(link);
@@ -35,9 +35,9 @@ test('a teacher’s link: given, opened by somebody else, played, reported back,
   await expect(task).toContainText('0 takes so far');
   await task.getByRole('link', { name: 'Play: Long hold, D4' }).click();
   await playOut(there);
-  await there.goto('/stand/swell?beats=2');
+  await visit(there, '/stand/swell?beats=2');
   await playOut(there);
-  await there.goto('/today');
+  await visit(there, '/today');
   await expect(task).toContainText('1 take so far');
   const download = there.waitForEvent('download', { timeout: 60_000 });
   await task.getByRole('button', { name: 'Report back with sound' }).click();

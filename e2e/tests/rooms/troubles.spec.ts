@@ -7,6 +7,7 @@ import {
   STATES,
   test,
   trouble,
+  visit,
 } from '../../browser.ts';
 import { putRows } from '../../storedRows.ts';
 
@@ -105,7 +106,7 @@ test.describe('a clock that was set back', () => {
     await playOut(page);
     // What was played last is what the Stand answers, though another take bears a later date.
     await expect(page.getByTestId('headline')).toBeVisible();
-    await page.goto('/takes');
+    await visit(page, '/takes');
     await expect(page.locator('a[href*="/takes/"]')).toHaveCount(2);
     for (const room of [
       '/today',
@@ -115,7 +116,7 @@ test.describe('a clock that was set back', () => {
       '/logbook/trends',
       '/shelf',
     ]) {
-      await page.goto(room);
+      await visit(page, room);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     }
   });

@@ -231,6 +231,26 @@ it('a room left in the middle of a take keeps it, and the next room begins afres
   expect((await newestTakes(10)).map(({ kind }) => kind).toSorted()).toEqual(['exercise', 'free']);
 });
 
+it('the simulated player tries the horn whenever the free desk is entered, however settings are read meanwhile', async () => {
+  const { session, desk, phase } = newVisit();
+  for (let times = 0; times < 2; times++) {
+    const before = session.live.track;
+    const from = before.count;
+    session.goFree(setupOf());
+    session.adjust(setupOf());
+    await phase('free');
+    const speaks = () => {
+      const { track } = session.live;
+      const heard = track.columns.f0Hz.subarray(track === before ? from : 0, track.count);
+      return heard.some((hz) => hz > 0);
+    };
+    await expect.poll(speaks, { timeout: 10_000 }).toBe(true);
+    session.leave();
+    // Elsewhere for a while.
+    await new Promise<void>((resolve) => desk.after(2, resolve));
+  }
+});
+
 it('an input that goes away ends the take and listens on', async () => {
   const { session, desk, phase, trouble, troubles } = newVisit();
   session.arm(setupOf(), swell('playToStart'), null);

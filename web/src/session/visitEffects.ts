@@ -35,6 +35,7 @@ type Deeds = { [Do in VisitEffect['do']]: (effect: VisitEffect & { do: Do }) => 
 /** Carries out what the machine of the visit asks for, and sends it what came of that. */
 export function createVisitEffects(means: VisitMeans): (effect: VisitEffect) => void {
   const { client, desk, metronome, beat, drone, droneController, simulated, send, call, tell } = means;
+  let freeAsked = 0;
 
   const deeds: Deeds = {
     open: means.open,
@@ -59,8 +60,9 @@ export function createVisitEffects(means: VisitMeans): (effect: VisitEffect) => 
     perform: ({ takeId, atSeconds }) =>
       simulated.perform(takeId, atSeconds, () => send({ type: 'performed', takeId })),
     performFree({ setup }) {
-      const isWanted = () => means.state().phase === 'free' && means.state().setup === setup;
-      call(simulated.performFree(setup, isWanted));
+      // Settings that are read anew meanwhile do not still it; leaving does, and being asked again.
+      const asked = ++freeAsked;
+      call(simulated.performFree(setup, () => asked === freeAsked && means.state().phase === 'free'));
     },
     hush() {
       desk.stopPerforming();

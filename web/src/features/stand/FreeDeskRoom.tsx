@@ -39,7 +39,14 @@ export function Component() {
   useEffect(() => {
     if (!listens) goFree();
   }, [session, inputKey, listens]);
-  useEffect(() => () => session.leave(), [session]);
+  useEffect(
+    () => () => {
+      session.leave();
+      // Who comes back is told of what is kept then.
+      dispatch(minuteKept(null));
+    },
+    [session, dispatch],
+  );
 
   const settings = setup?.settings ?? null;
   const { setClick, cycle } = useClick(settings);
