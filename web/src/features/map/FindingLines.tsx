@@ -1,7 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { ActionLink } from '../../ui/index.ts';
-import { openFindings } from './openFindings.ts';
 import type { HornMap } from './useHornMap.ts';
 
 const SHOWN = 3;
@@ -9,7 +8,9 @@ const SHOWN = 3;
 /** Likely causes in a line each, and the way to their evidence. */
 export function FindingLines({ data }: { data: HornMap }) {
   const { t } = useTranslation();
-  const open = openFindings(data);
+  // What was put aside comes back when its evidence, and so its key, changes.
+  const { dismissedFindings } = data.settings;
+  const open = data.findings.filter(({ key }) => !dismissedFindings.includes(key));
   return (
     <>
       {open.length === 0 ? (

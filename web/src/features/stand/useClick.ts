@@ -1,6 +1,9 @@
 import { changeSettings, type SettingsRecord } from '../../storage/index.ts';
 import { useSession } from '../../session/index.ts';
-import { nextClick } from './nextClick.ts';
+
+const CLICKS: SettingsRecord['click'][] = ['off', 'seen', 'heard', 'both'];
+
+const nextClick = (click: SettingsRecord['click']) => CLICKS[(CLICKS.indexOf(click) + 1) % CLICKS.length];
 
 /** How the beat is given: set now, kept for the next visit. `cycle` is what its key does. */
 export function useClick(settings: SettingsRecord | null) {
