@@ -1,16 +1,12 @@
+import { spokeAsWritten } from '../judge/index.ts';
 import { NO_ANSWER, type Answers } from './answer.ts';
 import { measured, nameOf, notesIn } from './played.ts';
 import type { Statement } from './statement.ts';
 
-/** Farther off than this it was another note. */
-const SPOKE_CENTS = 100;
-
 /** What speaks: how much of what was asked, from where to where, and how far apart soft and loud are. */
 export const hearingAnswer: Answers = (takes) => {
   const notes = notesIn(takes);
-  const spoken = notes.filter(
-    ({ measures }) => measures !== null && Math.abs(measures.centsMean ?? Infinity) < SPOKE_CENTS,
-  );
+  const spoken = notes.filter(({ measures }) => spokeAsWritten(measures?.centsMean ?? null));
   if (spoken.length === 0) return NO_ANSWER;
   const sorted = spoken
     .filter(({ written }) => written.fingered === null)

@@ -34,7 +34,7 @@ export {
   type Finding,
   type FindingKind,
 } from './finding.ts';
-export { spokeAtOnce } from './spokeAtOnce.ts';
+export { spokeAsWritten, spokeAtOnce } from './spokeAtOnce.ts';
 export { rankFindings, type Verdict } from './verdict.ts';
 export { START_LIMITS } from './restarts.ts';
 export type { HoldCause } from './hold.ts';

@@ -1,6 +1,6 @@
 import { calibratedScale, type DynamicScale, type Experience } from '../exercise/index.ts';
 import type { NoteRange, WrittenMidi, Horn } from '../horn/index.ts';
-import type { ToleranceId } from '../judge/index.ts';
+import { spokeAsWritten, type ToleranceId } from '../judge/index.ts';
 import { figureOf, type PractisedNote } from '../practice/index.ts';
 
 /** What one hearing of a player showed. */
@@ -20,14 +20,9 @@ export interface Hearing {
 
 /** The easiest note, B4: it comes first, held at one level. */
 const EASY = 71;
-/** Farther off than this it was another note. */
-const SPOKE_CENTS = 100;
 
 function hearingOf(day: string, notes: readonly PractisedNote[]): Hearing | null {
-  const spoken = notes.filter((note) => {
-    const cents = figureOf(note, 'centsMean');
-    return note.seconds > 0 && cents !== null && Math.abs(cents) < SPOKE_CENTS;
-  });
+  const spoken = notes.filter((note) => note.seconds > 0 && spokeAsWritten(figureOf(note, 'centsMean')));
   const own = spoken
     .filter(({ writtenMidi, fingeredMidi }) => writtenMidi === fingeredMidi)
     .map(({ writtenMidi }) => writtenMidi)
