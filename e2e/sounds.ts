@@ -92,7 +92,7 @@ export function playSoftAndLoud() {
   return playPhrase([held(-44, 6, 2), held(-18, 1, 3)]);
 }
 
-/** Paired swells on G4 and G5 as `/stand/drill/pairedSwells?note=67&to=67&tempoBpm=90` writes them; the last note is a step too high. */
+/** Paired swells on G4 and G5 as `/stand/drill/pairedSwells?note=67&to=67&tempoBpm=90` writes them, slow enough for its rests to be seen on a loaded machine; the last note is a step too high. */
 export function playPairedRound() {
   return playExercise({
     exercise: drill('pairedSwells', { note: 67, to: 67, tempoBpm: 90 }),

@@ -68,9 +68,13 @@ async function shootReport(page: Page) {
   await report.close();
 }
 
-async function playSwell(page: Page, search: string) {
-  await page.goto(`/stand/swell?${search}`);
+async function openSwell(page: Page, note: number) {
+  await page.goto(`/stand/swell?note=${note}`);
   await page.locator('[data-phase="armed"]').waitFor();
+}
+
+async function playSwell(page: Page, note: number) {
+  await openSwell(page, note);
   await page.keyboard.press('Space');
   await page.locator('[data-phase="playing"]').waitFor();
   await page.waitForTimeout(INTO_THE_SWELL_MS);
@@ -93,8 +97,7 @@ try {
       await page.goto('/case');
       await page.getByRole('radio', { name: 'with a jump in loudness' }).click();
       await page.waitForTimeout(300);
-      await page.goto('/stand/swell?note=67');
-      await page.locator('[data-phase="armed"]').waitFor();
+      await openSwell(page, 67);
       await filmTake(page, join(folder, 'stand-watching.webp'));
       console.log('stand-watching');
     }
@@ -158,16 +161,15 @@ try {
   });
   await inLook(browser, STAGE, async (page) => {
     if (!isWanted('stand-blind')) return;
-    await page.goto('/stand/swell?note=58');
-    await page.locator('[data-phase="armed"]').waitFor();
+    await openSwell(page, 58);
     await page.keyboard.press('2');
     await page.getByRole('radio', { name: /Blind/, checked: true }).waitFor();
-    await playSwell(page, 'note=58');
+    await playSwell(page, 58);
     await shoot(page, 'stand-blind');
   });
   await inLook(browser, PHONE, async (page) => {
     if (!isWanted('phone-stand')) return;
-    await playSwell(page, 'note=70');
+    await playSwell(page, 70);
     await shoot(page, 'phone-stand');
   });
 } finally {

@@ -14,7 +14,7 @@ import {
   speech,
   type Disturb,
 } from '../testing/disturbances.ts';
-import { sineSum } from '../testing/sineSum.ts';
+import { falling, sineSum } from '../testing/sineSum.ts';
 import { CLEAN_ROWS, FAULT_ROWS, runRow } from '../verdicts/index.ts';
 import { analyseTake, isNeutral } from './index.ts';
 
@@ -30,7 +30,7 @@ const ROOMS: readonly [name: string, disturb: Disturb][] = [
 function repeated(soundingHz: number, holeSeconds: number): Float32Array {
   const random = createRandom(3);
   const samples = Float32Array.from({ length: 8 * RATE }, () => 1e-5 * random.normal());
-  const amplitudes = Array.from({ length: 10 }, (_, i) => 1 / (i + 1));
+  const amplitudes = falling(10);
   for (let note = 0; note < 6; note++) {
     const length = 1 - holeSeconds;
     for (let n = 0; n < length * RATE; n++) {

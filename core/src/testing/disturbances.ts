@@ -1,11 +1,10 @@
 import { createRandom, type Random } from '../signal/index.ts';
 import { convolver } from './convolve.ts';
-import { sineSum } from './sineSum.ts';
+import { falling, sineSum } from './sineSum.ts';
 
 /** What a place, a neighbour or a computer does to the sound of a player, sample by sample. */
 export type Disturb = (samples: Float32Array, sampleRateHz: number) => Float32Array<ArrayBuffer>;
 
-const copyOf = (samples: Float32Array) => new Float32Array(samples);
 const gainOf = (db: number) => 10 ** (db / 20);
 /** The middle of the usual scale: what a player sounds like on average. */
 const PLAYER_DB = -31;
@@ -47,12 +46,9 @@ function beside(underDb: number, make: (length: number, sampleRateHz: number) =>
     const added = make(samples.length, sampleRateHz);
     const power = added.reduce((sum, value) => sum + value * value, 0) / Math.max(1, added.length);
     const scale = power > 0 ? gainOf(PLAYER_DB - underDb) / Math.sqrt(power) : 0;
-    return copyOf(samples).map((value, n) => value + scale * added[n]);
+    return samples.map((value, n) => value + scale * added[n]);
   };
 }
-
-/** Amplitudes that fall as the number of the harmonic. */
-const falling = (count: number) => Float64Array.from({ length: count }, (_, i) => 1 / (i + 1));
 
 /** Hum of the mains, of whole hertz, with its harmonics to 600 Hz. */
 export const hum = (underDb: number, humHz = 50): Disturb =>
@@ -181,9 +177,7 @@ export const autoGain =
   (samples, rate) => {
     const level = follow(samples, rate, 0.02, 0.4);
     const target = gainOf(PLAYER_DB);
-    return copyOf(samples).map(
-      (value, n) => value * Math.min(8, (target / Math.max(1e-5, level[n])) ** (1 - share)),
-    );
+    return samples.map((value, n) => value * Math.min(8, (target / Math.max(1e-5, level[n])) ** (1 - share)));
   };
 
 /** Shuts where it is softer than `underDb` under the player, and opens late. */
@@ -194,7 +188,7 @@ export const gate =
     const limit = gainOf(PLAYER_DB - underDb);
     let open = 0;
     const step = 1 / (0.01 * rate);
-    return copyOf(samples).map((value, n) => {
+    return samples.map((value, n) => {
       open = Math.max(0, Math.min(1, open + (level[n] > limit ? step : -step)));
       return value * open;
     });
@@ -205,7 +199,7 @@ export const ducking =
   (byDb = 12): Disturb =>
   (samples, rate) => {
     const ducked = gainOf(-byDb);
-    return copyOf(samples).map((value, n) => {
+    return samples.map((value, n) => {
       const since = ((n / rate + 0.23) % 0.5) / 0.5;
       if (since >= 0.3) return value;
       const edge = Math.min(1, since / 0.04, (0.3 - since) / 0.04);

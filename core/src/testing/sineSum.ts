@@ -1,3 +1,6 @@
+/** Amplitudes of so many harmonics that fall as their number. */
+export const falling = (count: number) => Float64Array.from({ length: count }, (_, i) => 1 / (i + 1));
+
 /**
  * The sum of `amplitudes[k - 1] * sin(k * phase)` at one phase of the fundamental, in radians,
  * by sin((k + 1)x) = 2 cos x sin kx - sin((k - 1)x).

@@ -12,7 +12,6 @@ import {
   EVERYTHING,
   finishTake,
   loadSamples,
-  openDatabase,
   OWN_TABLES,
   storeTake,
   wallClock,
@@ -23,6 +22,7 @@ import {
 import { TEST_TAKE } from '../storage/testTake.ts';
 import { newManifest } from './archiveFormat.ts';
 import { openArchive, restore, writeArchive, type OpenedArchive } from './index.ts';
+import { emptyDatabaseInTests } from '../storage/emptyDatabaseInTests.ts';
 
 const NOW = new Date(2026, 10, 25, 12).getTime();
 const RATE = 8000;
@@ -31,9 +31,8 @@ const CASES = Number(process.env.ARCHIVE_CASES ?? 12);
 const on = new AbortController().signal;
 const quiet = () => undefined;
 
-let count = 0;
 /** Another place: an empty browser. */
-const elsewhere = () => openDatabase(`archive-${count++}`);
+const elsewhere = emptyDatabaseInTests;
 
 const exercise = buildSwell({
   note: writtenMidi(67),

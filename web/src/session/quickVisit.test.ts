@@ -7,7 +7,6 @@ import { createQuickDesk, type QuickDesk } from '../audio/quickDesk.ts';
 import {
   DEFAULT_SETTINGS,
   newestTakes,
-  openDatabase,
   readRound,
   readTakeFrames,
   storeRound,
@@ -21,14 +20,14 @@ import { createSessionController } from './sessionController.ts';
 import { sessionSlice, type SessionView } from './sessionSlice.ts';
 import type { SessionSetup } from './setup.ts';
 import { watchWorker } from './workerWatch.ts';
+import { emptyDatabaseInTests } from '../storage/emptyDatabaseInTests.ts';
 
 // Whole visits on the quick desk: the machine, what carries it out, the listener, the recorder and the judge, with real
 // sound; only the devices are missing.
 
-let count = 0;
 let closing: (() => void)[] = [];
 beforeEach(() => {
-  openDatabase(`visit-${count++}`);
+  emptyDatabaseInTests();
   // Node has no web locks; nothing here contends for one.
   vi.stubGlobal('navigator', {
     locks: { request: (_name: string, ...rest: (() => unknown)[]) => rest.at(-1)?.() },
@@ -147,7 +146,7 @@ for (const start of ['playToStart', 'countIn'] as const)
     const takes = [];
     // The desk is entered at once, after a second, and while it keeps the pace of real time.
     for (const waits of [0, 1.003, 0.2]) {
-      openDatabase(`same-${start}-${waits}`);
+      emptyDatabaseInTests();
       const { session, desk, phase } = newVisit();
       session.arm(setupOf(), swell(start), null);
       await phase('armed');

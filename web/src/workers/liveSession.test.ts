@@ -15,14 +15,16 @@ import {
 import { listenTo, renderClick } from '@inner-hum/core/hearing';
 import { hornById, writtenMidi } from '@inner-hum/core/horn';
 import { playExercise, STEADY_HAND, WARM_UP, type ExerciseRequest } from '@inner-hum/core/simulated';
-import { newestTakes, loadSamples, openDatabase, readTakeFrames } from '../storage/index.ts';
+import { newestTakes, loadSamples, readTakeFrames } from '../storage/index.ts';
 import { createLiveSession } from './liveSession.ts';
 import type { ArmRequest, SessionEvent } from './protocol.ts';
+import { emptyDatabaseInTests } from '../storage/emptyDatabaseInTests.ts';
 
 const RATE = 48000;
 let count = 0;
 beforeEach(() => {
-  openDatabase(`live-${count++}`);
+  count++;
+  emptyDatabaseInTests();
   // Node has no web locks; nothing here contends for one.
   vi.stubGlobal('navigator', { locks: { request: (_name: string, work: () => unknown) => work() } });
 });
