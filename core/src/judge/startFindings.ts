@@ -1,0 +1,34 @@
+import type { Finding } from './finding.ts';
+import type { NoteHeard } from './noteHeard.ts';
+
+export const SLUR_GAP_MS = 50;
+/** A change of pitch is heard as a slide from about here on. */
+const SLOW_SLUR_MS = 120;
+const OVERSHOOT_BANDS = 3;
+/** Air goes long before a subtone: that is how it is done. */
+const SUBTONE_AIR_MS = 800;
+
+/** How it was reached out of the note before: by a hole, by a slide, past its pitch, by a squawk. */
+export function joinFindings({ measures: m, tolerance }: NoteHeard): Finding[] {
+  const found: Finding[] = [];
+  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
+  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS) found.push({ kind: 'slowSlur', ms: m.slurMs });
+  if (m.overshootCents !== null && m.overshootCents > OVERSHOOT_BANDS * tolerance.pitchCents)
+    found.push({ kind: 'overshoot', cents: m.overshootCents });
+  if (m.squawkMs) found.push({ kind: 'squawk', ms: m.squawkMs });
+  return found;
+}
+
+/** How it began: as which partial, after how much air, by the tongue or without. */
+export function startFindings(heard: NoteHeard): Finding[] {
+  const { note, measures: m, tolerance } = heard;
+  const found: Finding[] = [];
+  const isSubtone = note.tone === 'subtone';
+  if (m.firstPartial !== null) found.push({ kind: 'firstPartial', partial: m.firstPartial });
+  else if (m.responseMs !== null && m.responseMs > (isSubtone ? SUBTONE_AIR_MS : tolerance.responseMs))
+    found.push({ kind: 'response', ms: m.responseMs });
+  if (isSubtone && note.attack === 'breath' && m.responseMs === null)
+    if (!heard.airBeforeWasWritten && heard.airWouldBeHeard) found.push({ kind: 'byTongue' });
+  if (note.attack === 'tongued' && heard.isJoined) found.push({ kind: 'notTongued' });
+  return found;
+}
