@@ -31,6 +31,31 @@ export function evenLevelDb({ columns }: FrameTrack, { first, last }: ToneSpan):
   return levels.length < PARTIALS / 2 ? null : levels.reduce((sum, db) => sum + db, 0) / levels.length;
 }
 
+/**
+ * How the level of a tone moves from its frame `first` on for `length` frames, by its partials alike: the mean of how far each is from its own
+ * middle, in dB. Null where its partials do not stand out.
+ */
+export function evenLevelMoves({ columns }: FrameTrack, first: number, length: number): Float64Array | null {
+  const moves = new Float64Array(length);
+  const counts = new Uint8Array(length);
+  for (let k = 0; k < PARTIALS; k++) {
+    const own = Float64Array.from(
+      { length },
+      (_, i) => columnValue(columns.partialsDb, (first + i) * MAX_PARTIAL + k) ?? Number.NaN,
+    );
+    const here = own.filter((db) => !Number.isNaN(db));
+    const middle = here.length < LEAST_SHARE * length ? null : median(here);
+    if (middle === null) continue;
+    own.forEach((db, i) => {
+      if (Number.isNaN(db)) return;
+      moves[i] += db - middle;
+      counts[i]++;
+    });
+  }
+  if (Math.max(...counts) < PARTIALS / 2) return null;
+  return moves.map((sum, i) => (counts[i] === 0 ? Number.NaN : sum / counts[i]));
+}
+
 /** The smaller of two opinions of how far a level is off: none where they disagree on the side. */
 export function agreedDb(one: number, other: number | null): number {
   if (other === null) return one;

@@ -6,7 +6,7 @@ import type { TakeContext } from './takeContext.ts';
 import { roomBetween, withoutRoomNoise } from './withoutRoomNoise.ts';
 import { withoutTubeNoise } from './withoutTubeNoise.ts';
 import { withoutTails } from './withoutTails.ts';
-import { TOLERANCES, type Tolerance } from './tolerances.ts';
+import { toleranceInRoom, TOLERANCES, type Tolerance } from './tolerances.ts';
 
 /** What every part of judging one take needs, put together once. */
 export interface JudgeContext {
@@ -27,9 +27,6 @@ export interface JudgeContext {
   /** How fast it lets a sound sink, dB/s; null where it is dry. */
   roomDecayDbPerSecond: number | null;
 }
-
-/** In a room that rings, the place of the microphone makes a tone louder or softer by so much as its pitch moves. */
-const RINGING_DB = 2.5;
 
 /** Puts together what every item of a take is judged by. `foreign`: spans that are not the player. */
 export function createJudgeContext(
@@ -55,11 +52,7 @@ export function createJudgeContext(
     score,
     written: score,
     secondsPerBeat: secondsPerBeat(context.exercise),
-    tolerance: {
-      ...TOLERANCES[context.toleranceId],
-      swellErrorDb:
-        TOLERANCES[context.toleranceId].swellErrorDb + (dry.roomDecayDbPerSecond === null ? 0 : RINGING_DB),
-    },
+    tolerance: toleranceInRoom(TOLERANCES[context.toleranceId], dry.roomDecayDbPerSecond),
     roomAir: room && Math.max(room.airDb, othersAir ?? -Infinity),
     roomLevelDb: room?.levelDb ?? null,
     roomDecayDbPerSecond: dry.roomDecayDbPerSecond,

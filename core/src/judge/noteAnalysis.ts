@@ -20,11 +20,15 @@ import type { ItemMeasures } from './measures.ts';
 import { wrongPartial } from './brokenFindings.ts';
 import { noteFindings } from './noteFindings.ts';
 import { isSquawk } from './squawk.ts';
+import { ringsMs } from './tolerances.ts';
 import { decideVerdict, type Verdict } from './verdict.ts';
 import { plainVibrato } from './vibratoAsked.ts';
 
 /** Beside a note lie the notes beside it. */
 const EDGE_FRAMES = Math.round(0.1 / FRAME_SECONDS);
+
+/** A note still rings where the next one begins sooner than this. */
+const TAIL_FRAMES = Math.round(0.5 / FRAME_SECONDS);
 
 /** Louder than soft air: on the player's own scale, 0-1. */
 const SQUAWK_FRACTION = 0.3;
@@ -97,7 +101,9 @@ export function noteAnalysis(
     breathHeard: events.some(({ type }) => type === 'breath'),
     isJoined: isJoinedTo(judging, before, span),
     airBeforeWasWritten: judging.score.at(index - 1)?.item.kind === 'air' && index > 0,
-    rings: judging.roomDecayDbPerSecond !== null,
+    airAfterWasWritten: judging.score.at(index + 1)?.item.kind === 'air',
+    ringsMs: ringsMs(judging.roomDecayDbPerSecond),
+    isOverTail: before !== null && span.first - before.span.last < TAIL_FRAMES,
     airWouldBeHeard: airWouldBeHeard(judging, judged),
     usualSoftBreathDb: context.usualSoftBreathDb ?? null,
     level: {

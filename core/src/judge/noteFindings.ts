@@ -33,7 +33,7 @@ export function noteFindings(heard: NoteHeard): Finding[] {
     ...levelFindings(heard.level, tolerance),
     ...restartFindings(measures, tolerance),
     ...(short.length > 0 ? [] : endFindings(heard)),
-    ...beatFindings(measures, tolerance, slideMs),
+    ...beatFindings(heard, slideMs),
     ...askedFindings(note, measures, tolerance),
     ...pitchFindings(note, measures, tolerance),
     ...shapeFindings(heard, shapeOf(note) === 'steady'),

@@ -29,8 +29,11 @@ export interface NoteHeard {
   /** The sound went on out of the note before without a break, however it is written. */
   isJoined: boolean;
   airBeforeWasWritten: boolean;
-  /** The room rings on. */
-  rings: boolean;
+  airAfterWasWritten: boolean;
+  /** How long the room takes to let a tone sink under the next, ms; 0 where it is dry. */
+  ringsMs: number;
+  /** It began so soon after the one before that the room still rang with that. */
+  isOverTail: boolean;
   /** Air before it would have been heard, had there been any. */
   airWouldBeHeard: boolean;
   usualSoftBreathDb: number | null;

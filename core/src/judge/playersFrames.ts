@@ -12,6 +12,8 @@ const BENT_CENTS = 700;
 const HIGHEST_SLIP = 8;
 /** What is this far under the loud part of a take, at a pitch that nothing asks for, is somebody or something else. */
 const UNDER_LOUD_DB = 12;
+/** Under the softest that is written by so much a tone at a pitch that nothing asks for is somebody else's, however long. */
+const UNDER_SOFTEST_DB = 8;
 /** So far under the softest that is written nobody plays, whatever the pitch. */
 const FAR_UNDER_DB = 24;
 /** What lasts so long may be a note of the player's, as soft as the softest that is written. */
@@ -78,7 +80,7 @@ export function playersFrames(
   const loudDb = loudOf(track);
   const rangeDb = writtenRangeDb(score, scale);
   const isQuiet = ({ peakDb, first, last }: Run) =>
-    peakDb < loudDb - UNDER_LOUD_DB - (last - first >= NOTE_FRAMES ? rangeDb : 0);
+    peakDb < loudDb - Math.max(UNDER_LOUD_DB, last - first >= NOTE_FRAMES ? rangeDb + UNDER_SOFTEST_DB : 0);
   const isFarUnder = ({ peakDb }: Run) => peakDb < loudDb - rangeDb - FAR_UNDER_DB;
   const sure = runs.filter(
     (run) => (isFarUnder(run) || (!run.isAsked && isQuiet(run))) && !isBetween(run, runs),

@@ -4,6 +4,8 @@ import type { NoteHeard } from './noteHeard.ts';
 
 /** A peak this far from its beat is heard as early or late. */
 const PEAK_BEATS = 0.3;
+/** Where echoes make the loudest moment uncertain. */
+const RINGING_PEAK_BEATS = 0.5;
 /** More of its time than this a hairpin must not go the other way. */
 const WRONG_WAY_PERCENT = 5;
 /** Echoes make a level go back and forth for as long again. */
@@ -11,10 +13,13 @@ const RINGING_WRONG_WAY_PERCENT = 10;
 /** Noise against tone at a soft end: from here on more breath than is wanted, and so much more than this player's usual. */
 const AIRY_DB = -6;
 const AIRIER_DB = 6;
+/** In a room that rings, air that was louder a moment ago still sounds beside a soft end. */
+const RINGING_AIRIER_DB = 6;
 
 /** How its loudness went along: by stairs, past or before its peak, unevenly, the wrong way, into air. */
 export function shapeFindings(heard: NoteHeard, isSteady: boolean): Finding[] {
   const { measures: m, events, onsetSeconds, tolerance } = heard;
+  const rings = heard.ringsMs > 0;
   const found: Finding[] = [];
   const stair = events.find((event) => event.type === 'stair');
   if (stair?.type === 'stair')
@@ -24,18 +29,21 @@ export function shapeFindings(heard: NoteHeard, isSteady: boolean): Finding[] {
       worstDb: m.stairs.worstDb ?? stair.stepDb,
       atSeconds: stair.timeSeconds - onsetSeconds,
     });
-  if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > PEAK_BEATS)
+  if (m.peakOffsetBeats !== null && Math.abs(m.peakOffsetBeats) > (rings ? RINGING_PEAK_BEATS : PEAK_BEATS))
     found.push({ kind: 'peak', beats: m.peakOffsetBeats });
   if (m.swellErrorDb !== null && m.swellErrorDb > tolerance.swellErrorDb)
     found.push({ kind: isSteady ? 'unsteady' : 'swellError', db: m.swellErrorDb });
   const stepBand = tolerance.swellErrorDb + (heard.level.hairpin ? BEYOND_BAND_DB : 0);
   if (m.stepDb !== null && Math.abs(m.stepDb) > stepBand && !heard.isBackInLine)
     found.push({ kind: 'step', db: m.stepDb });
-  const wrongWayPercent = heard.rings ? RINGING_WRONG_WAY_PERCENT : WRONG_WAY_PERCENT;
+  const wrongWayPercent = rings ? RINGING_WRONG_WAY_PERCENT : WRONG_WAY_PERCENT;
   if (m.wrongWayPercent !== null && m.wrongWayPercent > wrongWayPercent)
     found.push({ kind: 'wrongWay', percent: m.wrongWayPercent });
-  const airyDb = Math.min(AIRY_DB, (heard.usualSoftBreathDb ?? Infinity) + AIRIER_DB);
-  if (!isSteady && m.softEndBreathDb !== null && m.softEndBreathDb > airyDb)
+  const airyDb =
+    Math.min(AIRY_DB, (heard.usualSoftBreathDb ?? Infinity) + AIRIER_DB) + (rings ? RINGING_AIRIER_DB : 0);
+  // Out of air and back to air there is air at its soft ends.
+  const asksAir = heard.airBeforeWasWritten || heard.airAfterWasWritten;
+  if (!isSteady && !asksAir && m.softEndBreathDb !== null && m.softEndBreathDb > airyDb)
     found.push({ kind: 'airySoftEnd', db: m.softEndBreathDb });
   return found;
 }

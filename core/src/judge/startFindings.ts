@@ -5,17 +5,22 @@ export const SLUR_GAP_MS = 50;
 /** A change of pitch is heard as a slide from about here on. */
 const SLOW_SLUR_MS = 120;
 const OVERSHOOT_BANDS = 3;
+/** Two pitches that sound together pull at each other. */
+const RINGING_OVERSHOOT_BANDS = 5;
 /** Air goes long before a subtone: that is how it is done. */
 const SUBTONE_AIR_MS = 800;
 
 /** How it was reached out of the note before: by a hole, by a slide, past its pitch, by a squawk. */
-export function joinFindings({ measures: m, tolerance }: NoteHeard): Finding[] {
+export function joinFindings({ measures: m, tolerance, ringsMs }: NoteHeard): Finding[] {
   const found: Finding[] = [];
-  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
-  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS) found.push({ kind: 'slowSlur', ms: m.slurMs });
-  if (m.overshootCents !== null && m.overshootCents > OVERSHOOT_BANDS * tolerance.pitchCents)
+  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS + ringsMs / 2)
+    found.push({ kind: 'slurGap', lengthMs: m.gapMs });
+  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS + ringsMs / 2)
+    found.push({ kind: 'slowSlur', ms: m.slurMs });
+  const bands = ringsMs > 0 ? RINGING_OVERSHOOT_BANDS : OVERSHOOT_BANDS;
+  if (m.overshootCents !== null && m.overshootCents > bands * tolerance.pitchCents)
     found.push({ kind: 'overshoot', cents: m.overshootCents });
-  if (m.squawkMs) found.push({ kind: 'squawk', ms: m.squawkMs });
+  if (m.squawkMs && m.squawkMs > ringsMs) found.push({ kind: 'squawk', ms: m.squawkMs });
   return found;
 }
 

@@ -1,9 +1,10 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, notesOf, scoreOf, type Judged } from '../exercise/index.ts';
 import { writtenMidi } from '../horn/index.ts';
 import { NO_LINE } from './judgeNote.ts';
 import type { ItemMeasures } from './measures.ts';
 import { noteFindings } from './noteFindings.ts';
+import type { NoteHeard } from './noteHeard.ts';
 import { TOLERANCES } from './tolerances.ts';
 import { decideVerdict } from './verdict.ts';
 import type { TakeEvent } from './takeEvent.ts';
@@ -59,9 +60,10 @@ function verdict(
     level?: 'usual' | 'strict';
     endSeconds?: number;
     judged?: Judged[] | null;
+    room?: Partial<NoteHeard>;
   } = {},
 ) {
-  const { shape = 'growFade', level = 'usual', endSeconds = 8.5, judged = null } = more;
+  const { shape = 'growFade', level = 'usual', endSeconds = 8.5, judged = null, room = {} } = more;
   const exercise = buildSwell({
     note: writtenMidi(67),
     shape,
@@ -87,8 +89,11 @@ function verdict(
     breathHeard: events.some(({ type }) => type === 'breath'),
     isJoined: false,
     airBeforeWasWritten: false,
+    airAfterWasWritten: false,
     airWouldBeHeard: true,
-    rings: false,
+    ringsMs: 0,
+    isOverTail: false,
+    ...room,
     usualSoftBreathDb: null,
     level: {
       hairpin: null,
@@ -155,4 +160,67 @@ it('tells how a note came in and followed the one before, and leaves out what is
   expect(kinds({ slurMs: 200, gapMs: 0, overshootCents: 35 })).toEqual(['slowSlur', 'overshoot']);
   expect(kinds({ slurMs: 200, gapMs: 90 })).toEqual(['slurGap']);
   expect(kinds({ stepDb: 4 }, [], { shape: 'steady' })).toEqual(['step']);
+});
+
+describe('in a room that rings', () => {
+  // 10 dB in 150 ms, as in a live room.
+  const live = { room: { ringsMs: 150 } };
+
+  it.each([
+    [
+      'late by what rings of the note before',
+      { onsetOffsetMs: 240 },
+      { room: { ringsMs: 150, isOverTail: true } },
+      'beat',
+    ],
+    ['an end that the room makes later', { endOffsetMs: 300 }, live, 'endBeat'],
+    ['an end that the room lets fade', { endOffsetMs: 0, endFadeMs: 600 }, live, 'endFades'],
+    ['a change over what rings', { slurMs: 180 }, live, 'slowSlur'],
+    ['a hole that echoes make', { gapMs: 110 }, live, 'slurGap'],
+    ['two pitches that pull at each other', { overshootCents: 45 }, live, 'overshoot'],
+    ['air that rang on under a soft end', { softEndBreathDb: -3 }, live, 'airySoftEnd'],
+    ['a loudest moment that echoes move', { peakOffsetBeats: 0.4 }, live, 'peak'],
+    ['a moment of going back', { wrongWayPercent: 8 }, live, 'wrongWay'],
+  ] as const)('does not blame the player for %s', (_, change, heard, kind) => {
+    expect(kinds(change, [], heard)).not.toContain(kind);
+    expect(kinds(change), 'and in a dry one does').toContain(kind);
+  });
+
+  it.each([
+    ['a first note that is late', { onsetOffsetMs: 240 }, 'beat'],
+    ['an end that came early', { endOffsetMs: -200 }, 'endBeat'],
+    ['an end far too late', { endOffsetMs: 500 }, 'endBeat'],
+    ['a slide', { slurMs: 300 }, 'slowSlur'],
+    ['air all along', { softEndBreathDb: 3 }, 'airySoftEnd'],
+  ] as const)('still tells %s', (_, change, kind) => {
+    expect(kinds(change, [], live)).toContain(kind);
+  });
+
+  it('takes what happens in the last of a note for the room, and what happens before for the player', () => {
+    const jumpAt = (timeSeconds: number): TakeEvent => ({
+      type: 'jump',
+      timeSeconds,
+      lengthSeconds: 0.1,
+      from: 2,
+      to: 1,
+    });
+    expect(kinds({}, [jumpAt(8.4)], live)).not.toContain('fellBack');
+    expect(kinds({}, [jumpAt(8.4)])).toContain('fellBack');
+    expect(kinds({}, [jumpAt(5)], live)).toContain('jump');
+  });
+
+  it('tells a hole of the player from one of echoes', () => {
+    const hole = (lengthSeconds: number): TakeEvent => ({ type: 'gap', timeSeconds: 4, lengthSeconds });
+    expect(kinds({}, [hole(0.05)], live)).not.toContain('gap');
+    expect(kinds({}, [hole(0.05)])).toContain('gap');
+    expect(kinds({}, [hole(0.1)], live)).toContain('gap');
+    expect(kinds({}, [hole(0.3)], live)).toContain('restart');
+  });
+});
+
+it('leaves the air at a soft end that goes out of air or back to it', () => {
+  const airy = { softEndBreathDb: 0 };
+  expect(kinds(airy)).toContain('airySoftEnd');
+  expect(kinds(airy, [], { room: { airBeforeWasWritten: true } })).not.toContain('airySoftEnd');
+  expect(kinds(airy, [], { room: { airAfterWasWritten: true } })).not.toContain('airySoftEnd');
 });

@@ -3,7 +3,7 @@ import { percentile } from '../stats/index.ts';
 import { pitchRuns, withoutPitch, type ToneSpan } from '../tone/index.ts';
 
 /** A room that lets a sound sink faster than this rings on for less than anybody notices, dB/s. */
-const DRY_DB_PER_SECOND = 420;
+const DRY_DB_PER_SECOND = 650;
 /** Slower than this nothing rings; it is played. */
 const LEAST_DB_PER_SECOND = 12;
 /** A room's fall is told over so much of it. */
@@ -15,10 +15,10 @@ const AFTER_FRAMES = Math.round(0.08 / FRAME_SECONDS);
 /** Farther down it is the floor of the room or of the microphone that tells. */
 const MOST_FALL_DB = 36;
 /** What falls at this share of the room's pace or faster is not played any more. */
-const SAME_PACE = 0.6;
-/** Echoes come and go: the level is the loudest within 70 ms, its fall told over 400. */
+const SAME_PACE = 0.5;
+/** Echoes come and go: the level is the loudest within 70 ms, its fall told over 400, or over 800 where it comes back. */
 const HOLD_FRAMES = 3;
-const BLOCK_FRAMES = Math.round(0.4 / FRAME_SECONDS);
+const BLOCKS_FRAMES = [0.4, 0.8].map((seconds) => Math.round(seconds / FRAME_SECONDS));
 const LEAST_RUN_FRAMES = Math.round(0.15 / FRAME_SECONDS);
 /** A tone ends where it has fallen by this. */
 const END_DB = 4;
@@ -27,8 +27,14 @@ const UNDER_LOUD_DB = 42;
 /** Tones this far under the loud ones say nothing of the room. */
 const NEAR_LOUD_DB = 25;
 const LOUD_PERCENT = 90;
+/** After so long what is heard is air, or somebody else. */
+const MOST_TAIL_FRAMES = Math.round(0.3 / FRAME_SECONDS);
+/** While it falls, echoes lift a level by no more from frame to frame. */
+const RIPPLE_DB = 2;
 const ECHO_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 const ECHO_DB = 3;
+/** Within half a semitone. */
+const SAME_PITCH_OCTAVES = 1 / 24;
 /** Echoes make one end look faster than another. */
 const PACE_PERCENT = 70;
 const NEAR_FRAMES = Math.round(0.15 / FRAME_SECONDS);
@@ -62,7 +68,11 @@ export function withoutTails(track: FrameTrack): DryFrames {
     LOUD_PERCENT,
   );
   const falls = tones
-    .flatMap((run) => fallOf(track, run, (loudDb ?? 0) - UNDER_LOUD_DB) ?? [])
+    .flatMap((run, i) => {
+      // Where a tone goes on softer at its pitch it is its own tail.
+      const next = tones.slice(i + 1).find((other) => !isTailOf(track, other, run));
+      return fallOf(track, run, next?.first ?? track.count, (loudDb ?? 0) - UNDER_LOUD_DB) ?? [];
+    })
     .filter(({ start }) => levelDb[start] > (loudDb ?? 0) - NEAR_LOUD_DB);
   const room = percentile(
     falls.map(({ dbPerSecond }) => dbPerSecond),
@@ -83,7 +93,7 @@ export function withoutTails(track: FrameTrack): DryFrames {
     let end = last;
     for (const run of runs) {
       const isEcho = run.first > end && run.first - end <= ECHO_FRAMES;
-      if (!isEcho || peakOf(levelDb, run) > levelDb[end] + ECHO_DB) continue;
+      if (!isEcho || peakOf(levelDb, run) > levelDb[end] + ECHO_DB || !sinks(track, run)) continue;
       tails.push(run);
       end = run.last;
     }
@@ -91,22 +101,45 @@ export function withoutTails(track: FrameTrack): DryFrames {
   return { track: withoutPitch(track, tails), roomDecayDbPerSecond: room };
 }
 
+/** Whether a run of pitch is short, or sinks all along: nobody holds it. */
+function sinks({ columns: { levelDb } }: FrameTrack, { first, last }: ToneSpan): boolean {
+  const middle = (first + last) >> 1;
+  const sankDb = levelDb[first] - levelDb[middle];
+  return last - first < LEAST_RUN_FRAMES || sankDb > LEAST_DB_PER_SECOND * (middle - first) * FRAME_SECONDS;
+}
+
+/** Whether a tone is no louder than the end of the one before, sinks, and is of the same pitch. */
+function isTailOf(track: FrameTrack, tone: ToneSpan, before: ToneSpan): boolean {
+  const { levelDb, f0Hz } = track.columns;
+  const isLouder = peakOf(levelDb, tone) > levelDb[before.last] + ECHO_DB;
+  return (
+    !isLouder &&
+    sinks(track, tone) &&
+    Math.abs(Math.log2(f0Hz[tone.first] / f0Hz[before.last])) < SAME_PITCH_OCTAVES
+  );
+}
+
 const peakOf = (levelDb: Float32Array, { first, last }: ToneSpan) =>
   levelDb.subarray(first, last + 1).reduce((most, db) => Math.max(most, db), -Infinity);
 
-/** How a run of pitch falls away at its end, down to `leastDb`; null where it does not, or not far enough to tell. */
+/** How a tone falls away at its end, down to `leastDb` or to where the `next` begins; null where it does not, or not far enough to tell. */
 function fallOf(
   { columns: { levelDb }, count }: FrameTrack,
   { first, last: end }: ToneSpan,
+  next: number,
   leastDb: number,
 ): Fall | null {
+  // What is left of a tone in a room has no pitch of its own for long.
   let last = end;
+  const most = Math.min(next - 1, end + MOST_TAIL_FRAMES);
+  while (last < most && levelDb[last + 1] < levelDb[last] + RIPPLE_DB) last++;
   while (last > first && levelDb[last] < leastDb) last--;
   const held = (i: number) =>
     peakOf(levelDb, { first: Math.max(first, i - HOLD_FRAMES), last: Math.min(last, i + HOLD_FRAMES) });
   let from = last;
-  const least = LEAST_DB_PER_SECOND * BLOCK_FRAMES * FRAME_SECONDS;
-  while (from > first && held(Math.max(first, from - BLOCK_FRAMES)) - held(from) >= least) from--;
+  const falls = (frames: number) =>
+    held(Math.max(first, from - frames)) - held(from) >= LEAST_DB_PER_SECOND * frames * FRAME_SECONDS;
+  while (from > first && BLOCKS_FRAMES.some(falls)) from--;
   // It sets in where the level was last near what it was just before.
   const near = Math.max(first, from - NEAR_FRAMES);
   const before = peakOf(levelDb, { first: Math.max(first, near - REFERENCE_FRAMES), last: near });
@@ -122,7 +155,7 @@ function fallOf(
   if (fallDb < LEAST_FALL_DB || seconds <= 0) return null;
   let steepestDbPerSecond = 0;
   // What is over at once has no pitch while it falls.
-  const until = Math.min(count - 1, end + AFTER_FRAMES);
+  const until = Math.min(count - 1, Math.max(last, end + AFTER_FRAMES));
   for (let i = start; i < until && levelDb[i] > leastDb; i++) {
     let below = i + 1;
     while (below <= until && levelDb[below] > levelDb[i] - STEEP_DB) below++;
