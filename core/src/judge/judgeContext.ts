@@ -24,6 +24,8 @@ export interface JudgeContext {
   /** The room's own noise in 2-8 kHz, and of the whole band; null where nothing tells it. */
   roomAir: number | null;
   roomLevelDb: number | null;
+  /** How loud others are beside the player, dBFS; null where nobody was heard. */
+  othersDb: number | null;
   /** How fast it lets a sound sink, dB/s; null where it is dry. */
   roomDecayDbPerSecond: number | null;
 }
@@ -55,6 +57,7 @@ export function createJudgeContext(
     tolerance: toleranceInRoom(TOLERANCES[context.toleranceId], dry.roomDecayDbPerSecond),
     roomAir: room && Math.max(room.airDb, othersAir ?? -Infinity),
     roomLevelDb: room?.levelDb ?? null,
+    othersDb: own.othersDb,
     roomDecayDbPerSecond: dry.roomDecayDbPerSecond,
   };
 }

@@ -106,6 +106,7 @@ export function noteAnalysis(
     isOverTail: before !== null && span.first - before.span.last < TAIL_FRAMES,
     airWouldBeHeard: airWouldBeHeard(judging, judged),
     usualSoftBreathDb: context.usualSoftBreathDb ?? null,
+    othersDb: judging.othersDb,
     level: {
       hairpin: judged.hairpin,
       offsetDb: measures.levelOffsetDb,

@@ -37,5 +37,7 @@ export interface NoteHeard {
   /** Air before it would have been heard, had there been any. */
   airWouldBeHeard: boolean;
   usualSoftBreathDb: number | null;
+  /** How loud others are beside the player, dBFS; null where nobody was heard. */
+  othersDb: number | null;
   level: NoteLevel;
 }

@@ -46,6 +46,8 @@ export interface PlayersFrames {
   track: FrameTrack;
   /** Somebody or something else was heard beside the player. */
   hasOthers: boolean;
+  /** How loud they are where they are loud, dBFS; null where nobody was heard. */
+  othersDb: number | null;
 }
 
 /**
@@ -58,7 +60,7 @@ export function playersFrames(
   score: readonly TimedItem[],
   { exercise, hornId, a4Hz, scale }: Pick<TakeContext, 'exercise' | 'hornId' | 'a4Hz' | 'scale'>,
 ): PlayersFrames {
-  if (score.some(({ item }) => item.kind === 'free')) return { track, hasOthers: false };
+  if (score.some(({ item }) => item.kind === 'free')) return { track, hasOthers: false, othersDb: null };
   const targets = score.flatMap(({ item }) =>
     item.kind === 'note' || item.kind === 'hum'
       ? [
@@ -86,7 +88,7 @@ export function playersFrames(
     (run) => (isFarUnder(run) || (!run.isAsked && isQuiet(run))) && !isBetween(run, runs),
   );
   const standing = standingTone(runs, isQuiet);
-  if (sure.length === 0 && standing === null) return { track, hasOthers: false };
+  if (sure.length === 0 && standing === null) return { track, hasOthers: false, othersDb: null };
   const othersDb = percentile(
     sure.map(({ peakDb }) => peakDb),
     LOUD_PERCENT,
@@ -104,7 +106,8 @@ export function playersFrames(
     if (isOwn.has(run)) return false;
     return stands(run) || ((run.isAsked || isQuiet(run)) && !isBetween(run, own));
   });
-  return { track: withoutPitch(track, taken), hasOthers: true };
+  const loudest = Math.max(othersDb ?? -Infinity, standing?.peakDb ?? -Infinity);
+  return { track: withoutPitch(track, taken), hasOthers: true, othersDb: loudest };
 }
 
 /** A tone that is there when the take begins, before the player: a drone. */

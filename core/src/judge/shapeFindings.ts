@@ -13,6 +13,8 @@ const RINGING_WRONG_WAY_PERCENT = 10;
 /** Noise against tone at a soft end: from here on more breath than is wanted, and so much more than this player's usual. */
 const AIRY_DB = -6;
 const AIRIER_DB = 6;
+/** The air of a soft end is told where it stands so far over others, dB. */
+const OVER_OTHERS_DB = 15;
 /** In a room that rings, air that was louder a moment ago still sounds beside a soft end. */
 const RINGING_AIRIER_DB = 6;
 
@@ -43,7 +45,9 @@ export function shapeFindings(heard: NoteHeard, isSteady: boolean): Finding[] {
     Math.min(AIRY_DB, (heard.usualSoftBreathDb ?? Infinity) + AIRIER_DB) + (rings ? RINGING_AIRIER_DB : 0);
   // Out of air and back to air there is air at its soft ends.
   const asksAir = heard.airBeforeWasWritten || heard.airAfterWasWritten;
-  if (!isSteady && !asksAir && m.softEndBreathDb !== null && m.softEndBreathDb > airyDb)
+  // Beside others as loud as it, nobody can tell whose noise that is.
+  const isAlone = heard.othersDb === null || (m.softestDb ?? Infinity) > heard.othersDb + OVER_OTHERS_DB;
+  if (!isSteady && !asksAir && isAlone && m.softEndBreathDb !== null && m.softEndBreathDb > airyDb)
     found.push({ kind: 'airySoftEnd', db: m.softEndBreathDb });
   return found;
 }

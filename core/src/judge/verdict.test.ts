@@ -93,8 +93,9 @@ function verdict(
     airWouldBeHeard: true,
     ringsMs: 0,
     isOverTail: false,
-    ...room,
     usualSoftBreathDb: null,
+    othersDb: null,
+    ...room,
     level: {
       hairpin: null,
       offsetDb: 0,
@@ -223,4 +224,10 @@ it('leaves the air at a soft end that goes out of air or back to it', () => {
   expect(kinds(airy)).toContain('airySoftEnd');
   expect(kinds(airy, [], { room: { airBeforeWasWritten: true } })).not.toContain('airySoftEnd');
   expect(kinds(airy, [], { room: { airAfterWasWritten: true } })).not.toContain('airySoftEnd');
+});
+
+it('leaves the air at a soft end no louder than what others make', () => {
+  const airy = { softEndBreathDb: 0, softestDb: -45 };
+  expect(kinds(airy, [], { room: { othersDb: -55 } })).not.toContain('airySoftEnd');
+  expect(kinds(airy, [], { room: { othersDb: -65 } })).toContain('airySoftEnd');
 });
