@@ -76,7 +76,7 @@ it('takes the pitch of a neighbour out, and leaves the track as it is where ther
   expect(beside.hasOthers).toBe(true);
   expect(pitched(beside.track)).toEqual(Array.from({ length: 200 }, (_, i) => 60 + i));
   const alone = trackOf(silence(50), tone(200), silence(50));
-  expect(ownOf(alone)).toEqual({ track: alone, hasOthers: false });
+  expect(ownOf(alone)).toEqual({ track: alone, hasOthers: false, othersDb: null });
   expect(ownOf(alone).track).toBe(alone);
 });
 
