@@ -3,7 +3,7 @@ import { percentile } from '../stats/index.ts';
 import { pitchRuns, withoutPitch, type ToneSpan } from '../tone/index.ts';
 
 /** A room that lets a sound sink faster than this rings on for less than anybody notices, dB/s. */
-const DRY_DB_PER_SECOND = 650;
+const DRY_DB_PER_SECOND = 600;
 /** Slower than this nothing rings; it is played. */
 const LEAST_DB_PER_SECOND = 12;
 /** A room's fall is told over so much of it. */
