@@ -1,4 +1,3 @@
-import { shapeOf } from '../exercise/index.ts';
 import { askedFindings } from './askedFindings.ts';
 import { beatFindings, endFindings, shortFindings } from './timeFindings.ts';
 import { levelFindings } from './levelFindings.ts';
@@ -36,6 +35,6 @@ export function noteFindings(heard: NoteHeard): Finding[] {
     ...beatFindings(heard, slideMs),
     ...askedFindings(note, measures, tolerance),
     ...pitchFindings(note, measures, tolerance),
-    ...shapeFindings(heard, shapeOf(note) === 'steady'),
+    ...shapeFindings(heard),
   ];
 }

@@ -1,3 +1,4 @@
+import { shapeOf } from '../exercise/index.ts';
 import { BEYOND_BAND_DB } from './levelFindings.ts';
 import type { Finding } from './finding.ts';
 import type { NoteHeard } from './noteHeard.ts';
@@ -19,8 +20,9 @@ const OVER_OTHERS_DB = 15;
 const RINGING_AIRIER_DB = 6;
 
 /** How its loudness went along: by stairs, past or before its peak, unevenly, the wrong way, into air. */
-export function shapeFindings(heard: NoteHeard, isSteady: boolean): Finding[] {
-  const { measures: m, events, onsetSeconds, tolerance } = heard;
+export function shapeFindings(heard: NoteHeard): Finding[] {
+  const { note, measures: m, events, onsetSeconds, tolerance } = heard;
+  const isSteady = shapeOf(note) === 'steady';
   const rings = heard.ringsMs > 0;
   const found: Finding[] = [];
   const stair = events.find((event) => event.type === 'stair');

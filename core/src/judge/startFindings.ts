@@ -4,6 +4,8 @@ import type { NoteHeard } from './noteHeard.ts';
 export const SLUR_GAP_MS = 50;
 /** A change of pitch is heard as a slide from about here on. */
 const SLOW_SLUR_MS = 120;
+/** The note before covers so much of what it rings of the change to the next. */
+const JOIN_RINGS = 0.5;
 const OVERSHOOT_BANDS = 3;
 /** Two pitches that sound together pull at each other. */
 const RINGING_OVERSHOOT_BANDS = 5;
@@ -13,9 +15,9 @@ const SUBTONE_AIR_MS = 800;
 /** How it was reached out of the note before: by a hole, by a slide, past its pitch, by a squawk. */
 export function joinFindings({ measures: m, tolerance, ringsMs }: NoteHeard): Finding[] {
   const found: Finding[] = [];
-  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS + ringsMs / 2)
-    found.push({ kind: 'slurGap', lengthMs: m.gapMs });
-  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS + ringsMs / 2)
+  const overMs = JOIN_RINGS * ringsMs;
+  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS + overMs) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
+  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS + overMs)
     found.push({ kind: 'slowSlur', ms: m.slurMs });
   const bands = ringsMs > 0 ? RINGING_OVERSHOOT_BANDS : OVERSHOOT_BANDS;
   if (m.overshootCents !== null && m.overshootCents > bands * tolerance.pitchCents)

@@ -70,7 +70,7 @@ export function withoutTails(track: FrameTrack): DryFrames {
   const falls = tones
     .flatMap((run, i) => {
       // Where a tone goes on softer at its pitch it is its own tail.
-      const next = tones.slice(i + 1).find((other) => !isTailOf(track, other, run));
+      const next = tones.find((other, j) => j > i && !isTailOf(track, other, run));
       return fallOf(track, run, next?.first ?? track.count, (loudDb ?? 0) - UNDER_LOUD_DB) ?? [];
     })
     .filter(({ start }) => levelDb[start] > (loudDb ?? 0) - NEAR_LOUD_DB);
@@ -93,7 +93,7 @@ export function withoutTails(track: FrameTrack): DryFrames {
     let end = last;
     for (const run of runs) {
       const isEcho = run.first > end && run.first - end <= ECHO_FRAMES;
-      if (!isEcho || peakOf(levelDb, run) > levelDb[end] + ECHO_DB || !sinks(track, run)) continue;
+      if (!isEcho || !diesAway(track, run, end)) continue;
       tails.push(run);
       end = run.last;
     }
@@ -101,22 +101,20 @@ export function withoutTails(track: FrameTrack): DryFrames {
   return { track: withoutPitch(track, tails), roomDecayDbPerSecond: room };
 }
 
-/** Whether a run of pitch is short, or sinks all along: nobody holds it. */
-function sinks({ columns: { levelDb } }: FrameTrack, { first, last }: ToneSpan): boolean {
+/** Whether a run of pitch is no louder than frame `from` before it, and short or sinking all along: nobody holds it. */
+function diesAway({ columns: { levelDb } }: FrameTrack, run: ToneSpan, from: number): boolean {
+  if (peakOf(levelDb, run) > levelDb[from] + ECHO_DB) return false;
+  const { first, last } = run;
   const middle = (first + last) >> 1;
   const sankDb = levelDb[first] - levelDb[middle];
   return last - first < LEAST_RUN_FRAMES || sankDb > LEAST_DB_PER_SECOND * (middle - first) * FRAME_SECONDS;
 }
 
-/** Whether a tone is no louder than the end of the one before, sinks, and is of the same pitch. */
-function isTailOf(track: FrameTrack, tone: ToneSpan, before: ToneSpan): boolean {
-  const { levelDb, f0Hz } = track.columns;
-  const isLouder = peakOf(levelDb, tone) > levelDb[before.last] + ECHO_DB;
-  return (
-    !isLouder &&
-    sinks(track, tone) &&
-    Math.abs(Math.log2(f0Hz[tone.first] / f0Hz[before.last])) < SAME_PITCH_OCTAVES
-  );
+/** Whether a tone is the one before it at its pitch, dying away. */
+function isTailOf(track: FrameTrack, tone: ToneSpan, { last }: ToneSpan): boolean {
+  const { f0Hz } = track.columns;
+  const octaves = Math.log2(f0Hz[tone.first] / f0Hz[last]);
+  return Math.abs(octaves) < SAME_PITCH_OCTAVES && diesAway(track, tone, last);
 }
 
 const peakOf = (levelDb: Float32Array, { first, last }: ToneSpan) =>

@@ -15,7 +15,7 @@ export const COLUMNS = [
   ...['note', 'beat', 'end', 'clicks', 'clear', 'held', 'response', 'caught', 'letGo', 'slur'],
   ...['landing', 'pitch', 'level', 'airier', 'softest', 'peak', 'span', 'softCents', 'loudCents', 'verdict'],
 ] as const;
-export type Column = (typeof COLUMNS)[number];
+type Column = (typeof COLUMNS)[number];
 
 /** What each question is answered with, note by note; of an exercise of the player's own everything that there is. */
 export const ASKED: Record<HeadlineId, readonly Column[]> = {
@@ -51,7 +51,7 @@ export const ASKED: Record<HeadlineId, readonly Column[]> = {
 };
 
 /** What a row tells, by column. */
-export type Told = Partial<Record<Column, string | null>>;
+type Told = Partial<Record<Column, string | null>>;
 
 /** Finer than 5 ms nothing is known. */
 const toFive = (ms: number) => Math.round(ms / 5) * 5;
