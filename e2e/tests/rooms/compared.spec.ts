@@ -12,6 +12,11 @@ test('two takes by ear, another player brought in, and a day as a page that open
   await expect(listen.getByRole('status')).toContainText('Playing: this take, at the same loudness.');
   await listen.getByRole('button', { name: 'Switch' }).click();
   await expect(listen.getByRole('status')).toContainText('Playing: the other one');
+  // What has ended is gone on with from the beginning of the one not heard last.
+  await listen.getByRole('button', { name: 'Stop' }).click();
+  await expect(listen.getByRole('status')).not.toContainText('Playing');
+  await listen.getByRole('button', { name: 'Switch' }).click();
+  await expect(listen.getByRole('status')).toContainText('Playing: this take');
   await listen.getByRole('button', { name: 'Play one of them without its name' }).click();
   await listen.getByRole('button', { name: 'the other one', exact: true }).click();
   await expect(listen.getByRole('status')).toHaveText(/./);

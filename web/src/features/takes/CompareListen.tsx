@@ -19,6 +19,9 @@ interface CompareListenProps {
   onCursor(seconds: number): void;
 }
 
+/** What is left of a take after a change must last this long to be compared. */
+const LEAST_HEARD_SECONDS = 2;
+
 type Which = 'here' | 'there';
 const other = (which: Which): Which => (which === 'here' ? 'there' : 'here');
 
@@ -35,6 +38,7 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
   const { t } = useTranslation();
   const players = useRef<Partial<Record<Which, TakePlayer>>>({});
   const [sounding, setSounding] = useState<Which | null>(null);
+  const [heardLast, setHeardLast] = useState<Which | null>(null);
   const { hidden, told, score, ask, answer } = useBlindAB<Which>('here', 'there');
   const heard = { here, there };
   useEffect(() => () => Object.values(players.current).forEach((player) => player.close()), []);
@@ -75,16 +79,21 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
     players.current[other(which)]?.pause();
     player.play(Math.max(0, fromSeconds));
     setSounding(which);
+    setHeardLast(which);
   }
   function stop() {
     Object.values(players.current).forEach((player) => player.pause());
     setSounding(null);
   }
   const begin = (which: Which) => void play(which, heard[which].drawing.fromSeconds);
+  /** To the other one in the same place; where that is at its end, or nothing sounds any more, from its beginning. */
   function changeOver() {
-    if (sounding === null || hidden !== null) return;
-    const at = players.current[sounding]?.positionSeconds() ?? 0;
-    void play(other(sounding), placed(at, sounding, other(sounding)));
+    if (heardLast === null || hidden !== null) return;
+    const to = other(heardLast);
+    const at =
+      sounding === null ? Infinity : placed(players.current[sounding]?.positionSeconds() ?? 0, sounding, to);
+    if (at > heard[to].drawing.toSeconds - LEAST_HEARD_SECONDS) begin(to);
+    else void play(to, at);
   }
   useFreeKeys('x', changeOver);
   const names: Record<Which, string> = { here: t('compare.here'), there: t('compare.other') };
@@ -101,7 +110,7 @@ export function CompareListen({ here, there, onCursor }: CompareListenProps) {
             {t('compare.hear', { name: names[which] })}
           </ActionButton>
         ))}
-        <ActionButton disabled={sounding === null || hidden !== null} onClick={changeOver}>
+        <ActionButton disabled={heardLast === null || hidden !== null} onClick={changeOver}>
           {t('compare.changeOver')} <Key>x</Key>
         </ActionButton>
         <ActionButton look="plain" disabled={sounding === null} onClick={stop}>

@@ -14,6 +14,7 @@ import {
 import { downloadFile } from '../../ui/index.ts';
 import { OneTakeView } from './OneTakeView.tsx';
 import { drawTake } from '../../listing/index.ts';
+import { createTakeCursor } from './takeCursor.ts';
 import { takeFileName } from './takeFileName.ts';
 import { useOtherTake } from './useOtherTake.ts';
 import { useTakeSound } from './useTakeSound.ts';
@@ -25,7 +26,7 @@ export function OneTake({ take }: { take: TakeRecord }) {
   const drawing = useMemo(() => (columns ? drawTake(take, columns) : null), [take, columns]);
   const { others, other, otherId, choose } = useOtherTake(take);
   const player = useRef<TakePlayer | null>(null);
-  const [cursorSeconds, setCursor] = useState<number | null>(null);
+  const [cursor] = useState(createTakeCursor);
   const [playing, setPlaying] = useState(false);
   const { noSound, loadSound } = useTakeSound(take);
 
@@ -35,11 +36,11 @@ export function OneTake({ take }: { take: TakeRecord }) {
     let request = 0;
     const follow = () => {
       request = requestAnimationFrame(follow);
-      if (player.current?.playing) setCursor(player.current.positionSeconds());
+      if (player.current?.playing) cursor.move(player.current.positionSeconds());
     };
     follow();
     return () => cancelAnimationFrame(request);
-  }, [playing]);
+  }, [playing, cursor]);
 
   async function listen(fromSeconds: number, forSeconds?: number) {
     const samples = player.current ? null : await loadSound();
@@ -71,7 +72,7 @@ export function OneTake({ take }: { take: TakeRecord }) {
   const title = settings && takeFileName(take);
   const keys = useRef<ReturnType<typeof holdMediaKeys> | null>(null);
   const byKey = useEffectEvent((does: 'play' | 'pause' | number) => {
-    const here = player.current?.positionSeconds() ?? cursorSeconds ?? 0;
+    const here = player.current?.positionSeconds() ?? cursor.seconds() ?? 0;
     if (does === 'pause') pause();
     else void listen(does === 'play' ? here : Math.max(0, here + does));
   });
@@ -96,18 +97,18 @@ export function OneTake({ take }: { take: TakeRecord }) {
       other={other}
       otherId={otherId}
       onOther={choose}
-      cursorSeconds={cursorSeconds}
+      cursor={cursor}
       playing={playing}
       noSound={noSound}
       onCursor={(seconds) => {
-        setCursor(seconds);
+        cursor.move(seconds);
         if (playing) player.current?.play(seconds);
       }}
       onHear={(fromSeconds, toSeconds) => {
-        setCursor(fromSeconds);
+        cursor.move(fromSeconds);
         void listen(fromSeconds, toSeconds - fromSeconds);
       }}
-      onListen={() => (playing ? pause() : void listen(cursorSeconds ?? drawing?.fromSeconds ?? 0))}
+      onListen={() => (playing ? pause() : void listen(cursor.seconds() ?? drawing?.fromSeconds ?? 0))}
       onNote={(text) => void writePlayerNote(take.id, text)}
       onSave={() => void save()}
       onSaveWav={() => void saveWav()}

@@ -14,6 +14,7 @@ import { LineTable } from './LineTable.tsx';
 import { EventList } from './EventList.tsx';
 import { Figures } from './Figures.tsx';
 import type { TakeDrawing } from '../../listing/index.ts';
+import type { TakeCursor } from './takeCursor.ts';
 import { TakeRibbon } from './TakeRibbon.tsx';
 import { TakeScatter } from './TakeScatter.tsx';
 import { describeTake, TakeHeadline, takeLabel, TakeTitle, useHeadline } from '../../listing/index.ts';
@@ -30,7 +31,7 @@ interface OneTakeViewProps {
   other: OtherTake | null;
   otherId: string;
   onOther(takeId: string): void;
-  cursorSeconds: number | null;
+  cursor: TakeCursor;
   playing: boolean;
   /** Why nothing is heard; null where it is, or was not asked for. */
   noSound: NoSound | null;
@@ -45,7 +46,7 @@ interface OneTakeViewProps {
 }
 
 export function OneTakeView(props: OneTakeViewProps) {
-  const { take, drawing, settings, other, cursorSeconds, playing, onCursor, onListen } = props;
+  const { take, drawing, settings, other, cursor, playing, onCursor, onListen } = props;
   const { t } = useTranslation();
   const noteId = useId();
   const [telling, setTelling] = useState(false);
@@ -92,7 +93,7 @@ export function OneTakeView(props: OneTakeViewProps) {
             other={other}
             naming={settings.naming}
             label={headline || t('takes.ribbon')}
-            cursorSeconds={cursorSeconds}
+            cursor={cursor}
             onCursor={onCursor}
           />
         )}

@@ -23,6 +23,7 @@ import { useNarrow } from '../../ui/index.ts';
 import type { TakeDrawing } from '../../listing/index.ts';
 import { decimals } from '../../words/index.ts';
 import { paintTakeMarks } from './paintTakeMarks.ts';
+import { useCursorSeconds, type TakeCursor } from './takeCursor.ts';
 import type { OtherTake } from './useOtherTake.ts';
 
 interface TakeRibbonProps {
@@ -33,7 +34,7 @@ interface TakeRibbonProps {
   naming: NoteNaming;
   /** What it shows, for whoever does not see it. */
   label: string;
-  cursorSeconds: number | null;
+  cursor: TakeCursor;
   onCursor(seconds: number): void;
 }
 
@@ -44,17 +45,10 @@ const STEP_SECONDS = 0.05;
 const LABEL_MARGIN = 84;
 
 /** The ribbon of one take with its cursor: pointer, arrow keys and sound all move the same line. */
-export function TakeRibbon({
-  take,
-  drawing,
-  other,
-  naming,
-  label,
-  cursorSeconds,
-  onCursor,
-}: TakeRibbonProps) {
+export function TakeRibbon({ take, drawing, other, naming, label, cursor, onCursor }: TakeRibbonProps) {
   const { t } = useTranslation();
   const narrow = useNarrow();
+  const cursorSeconds = useCursorSeconds(cursor);
   const [layout, setLayout] = useState<RibbonLayout | null>(null);
   const { analysis, context } = take;
   const strayLabel = useCallback((partial: number) => t('ribbon.partial', { partial }), [t]);
