@@ -1,21 +1,22 @@
 import { FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { median, percentile } from '../stats/index.ts';
-import { pitchRuns } from '../tone/index.ts';
+import { pitchRuns, type ToneSpan } from '../tone/index.ts';
 
-/** A tone of the player's turns the gain down if it is so long. */
+/** A tone of the player's turns the gain down if there was so much of it within a second. */
+const SECOND_FRAMES = Math.round(1 / FRAME_SECONDS);
 const TONE_FRAMES = Math.round(0.3 / FRAME_SECONDS);
 /** What a tone leaves behind it dies away first. */
-const AFTER_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const AFTER_FRAMES = Math.round(0.12 / FRAME_SECONDS);
 const BEFORE_FRAMES = Math.round(0.12 / FRAME_SECONDS);
 /** The floor is told block by block. */
-const BLOCK_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+const BLOCK_FRAMES = Math.round(0.12 / FRAME_SECONDS);
 const LEAST_BLOCKS = 4;
-const MOST_BLOCKS = 9;
+const MOST_BLOCKS = 11;
 /** So much it rises in all, and never falls by more than this from block to block. */
 const RISES_DB = 4;
 const STEADY_DB = 1;
 /** From block to block it rises no faster: what does is a breath drawn, or somebody else. */
-const MOST_STEP_DB = 4;
+const MOST_STEP_DB = 2;
 const SHARE = 0.7;
 /** The tone turned the gain down: right after it the floor is so much under what it was before. A breath that is drawn lies over it. */
 const LOWERED_DB = 3;
@@ -49,23 +50,33 @@ function floorBefore(track: FrameTrack): number | null {
     : percentile(track.columns.levelDb.subarray(from, until), QUIET_PERCENT);
 }
 
-/** The floor of every silence after a tone that is long enough, in dBFS, block by block. */
+/**
+ * The floor of every silence after a tone that is long enough, in dBFS, block by block, from where it is quietest: what rings, and air that
+ * goes on, are over there.
+ */
 function silences(track: FrameTrack): number[][] {
   const { levelDb } = track.columns;
   const runs = pitchRuns(track);
-  return runs.flatMap(({ first, last }, i) => {
-    if (last - first + 1 < TONE_FRAMES) return [];
+  return runs.flatMap(({ last }, i) => {
     const from = last + AFTER_FRAMES;
     const until = (runs.at(i + 1)?.first ?? track.count + BEFORE_FRAMES) - BEFORE_FRAMES;
-    const count = Math.min(MOST_BLOCKS, Math.floor((until - from) / BLOCK_FRAMES));
-    if (count < LEAST_BLOCKS) return [];
-    return [
-      Array.from({ length: count }, (_, block) => {
-        const start = from + block * BLOCK_FRAMES;
-        return median(levelDb.subarray(start, start + BLOCK_FRAMES)) ?? -Infinity;
-      }),
-    ];
+    const count = Math.floor((until - from) / BLOCK_FRAMES);
+    if (count < LEAST_BLOCKS || toneFrames(runs.slice(0, i + 1), last) < TONE_FRAMES) return [];
+    const blocks = Array.from({ length: count }, (_, block) => {
+      const start = from + block * BLOCK_FRAMES;
+      return median(levelDb.subarray(start, start + BLOCK_FRAMES)) ?? -Infinity;
+    });
+    const quiet = blocks.slice(blocks.indexOf(Math.min(...blocks))).slice(0, MOST_BLOCKS);
+    return quiet.length < LEAST_BLOCKS ? [] : [quiet];
   });
+}
+
+/** How many frames of pitch there were in the second before the last of them: the end of a tone may be in pieces. */
+function toneFrames(runs: readonly ToneSpan[], last: number): number {
+  return runs.reduce(
+    (sum, run) => sum + Math.max(0, run.last + 1 - Math.max(run.first, last - SECOND_FRAMES)),
+    0,
+  );
 }
 
 function risesSteadily(floor: readonly number[]): boolean {

@@ -198,11 +198,10 @@ function isJoinedTo(
 /** Air under a tone by this much is still told from the room. */
 const AIR_UNDER_TONE_DB = 26;
 
-/** Whether air before a note would have been heard in this room, had any gone. */
-function airWouldBeHeard({ roomLevelDb }: JudgeContext, { measures }: JudgedNote): boolean {
-  return (
-    roomLevelDb !== null && measures.levelDb !== null && measures.levelDb - AIR_UNDER_TONE_DB > roomLevelDb
-  );
+/** Whether air before a note would have been heard in this room and beside others, had any gone. */
+function airWouldBeHeard({ roomLevelDb, othersDb }: JudgeContext, { measures }: JudgedNote): boolean {
+  if (roomLevelDb === null || measures.levelDb === null) return false;
+  return measures.levelDb - AIR_UNDER_TONE_DB > Math.max(roomLevelDb, othersDb ?? -Infinity);
 }
 
 /** How long it held is what an open note is about, whatever else stood out. */

@@ -1,7 +1,7 @@
 import { markFraction, noteTarget, type DynamicScale, type TimedItem } from '../exercise/index.ts';
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
-import { percentile } from '../stats/index.ts';
+import { median, percentile } from '../stats/index.ts';
 import { partialOf, pitchRuns, withoutPitch, type ToneSpan } from '../tone/index.ts';
 import type { TakeContext } from './takeContext.ts';
 
@@ -19,13 +19,16 @@ const FAR_UNDER_DB = 24;
 /** What lasts so long may be a note of the player's, as soft as the softest that is written. */
 const NOTE_FRAMES = Math.round(0.25 / FRAME_SECONDS);
 /** A sound at a pitch that is asked for is the player's where it stands so far over what else is heard... */
-const OVER_OTHERS_DB = 6;
+const OVER_OTHERS_DB = 8;
 /** ...or lasts as long as no syllable and no note of a line does. */
 const LONG_FRAMES = Math.round(0.8 / FRAME_SECONDS);
+/** Between what a tone begins on and the tone there are no more frames than these. */
+const TOUCHING_FRAMES = 3;
+const BEGIN_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 /** Between two tones of the player so near there is nobody else: a change of notes, a slip, a scoop. */
 const BESIDE_FRAMES = Math.round(0.12 / FRAME_SECONDS);
 const AS_LOUD_DB = 8;
-const CLEAR = 0.6;
+const CLEAR = 0.8;
 const LOUD_PERCENT = 95;
 /** A drone stands from here on, so long, at one level and pitch. */
 const STANDS_FROM_FRAMES = Math.round(0.15 / FRAME_SECONDS);
@@ -36,6 +39,8 @@ const STANDING_CENTS = 30;
 interface Run extends ToneSpan {
   /** Loudest clear frame of it, dBFS. */
   peakDb: number;
+  /** Its last clear frame, or its last where none is clear. */
+  lastClear: number;
   /** Pitch of its first frame. */
   hz: number;
   isAsked: boolean;
@@ -78,54 +83,94 @@ export function playersFrames(
       if (Math.abs(isHum ? cents - 1200 * Math.round(cents / 1200) : cents) <= nearCents) return true;
       return hz < (HIGHEST_SLIP + 0.5) * tubeHz && partialOf(hz, tubeHz) !== null;
     });
-  const runs = runsOf(track, isAsked);
   const loudDb = loudOf(track);
   const rangeDb = writtenRangeDb(score, scale);
   const isQuiet = ({ peakDb, first, last }: Run) =>
     peakDb < loudDb - Math.max(UNDER_LOUD_DB, last - first >= NOTE_FRAMES ? rangeDb + UNDER_SOFTEST_DB : 0);
+  /** What is there before the player, at a pitch that nothing asks for, is no soft note however long it is. */
+  const isUnder = (run: Run) => isQuiet(run) || (!run.isAsked && run.peakDb < loudDb - UNDER_LOUD_DB);
   const isFarUnder = ({ peakDb }: Run) => peakDb < loudDb - rangeDb - FAR_UNDER_DB;
+  const standing = standingTone(runsOf(track, isAsked), track, isUnder);
+  const runs = runsOf(track, isAsked, standing);
   const sure = runs.filter(
     (run) => (isFarUnder(run) || (!run.isAsked && isQuiet(run))) && !isBetween(run, runs),
   );
-  const standing = standingTone(runs, isQuiet);
   if (sure.length === 0 && standing === null) return { track, hasOthers: false, othersDb: null };
-  const othersDb = percentile(
+  const surelyDb = percentile(
     sure.map(({ peakDb }) => peakDb),
     LOUD_PERCENT,
   );
+  const othersDb = Math.max(surelyDb ?? -Infinity, standing?.levelDb ?? -Infinity);
   const isFaint = ({ peakDb, first, last }: Run) =>
-    othersDb !== null && peakDb < othersDb + OVER_OTHERS_DB && last - first + 1 < LONG_FRAMES;
+    peakDb < othersDb + OVER_OTHERS_DB && last - first + 1 < LONG_FRAMES;
+  const tones = runs.filter((run) => run.isAsked && !isFaint(run));
+  const startDb = ({ first }: Run) =>
+    Math.max(...track.columns.levelDb.subarray(first, first + BEGIN_FRAMES));
+  /** What a tone begins on goes on up to it without a hole, about as loud. */
+  const leadsIn = ({ last, lastClear, peakDb }: Run) =>
+    tones.some(
+      (tone) =>
+        tone.first > last && tone.first - lastClear <= TOUCHING_FRAMES && peakDb > startDb(tone) - AS_LOUD_DB,
+    );
   const stands = (run: Run) =>
-    standing !== null &&
-    isQuiet(run) &&
-    Math.abs(run.peakDb - standing.peakDb) < STANDING_DB &&
-    Math.abs(centsBetween(run.hz, standing.hz)) < STANDING_CENTS;
-  const own = runs.filter((run) => run.isAsked && !isFaint(run) && !stands(run) && !isFarUnder(run));
+    standing !== null && isUnder(run) && isOfStanding(standing, run.hz, run.peakDb);
+  const own = runs.filter(
+    (run) => run.isAsked && (!isFaint(run) || leadsIn(run)) && !stands(run) && !isFarUnder(run),
+  );
   const isOwn = new Set(own);
   const taken = runs.filter((run) => {
     if (isOwn.has(run)) return false;
     return stands(run) || ((run.isAsked || isQuiet(run)) && !isBetween(run, own));
   });
-  const loudest = Math.max(othersDb ?? -Infinity, standing?.peakDb ?? -Infinity);
-  return { track: withoutPitch(track, taken), hasOthers: true, othersDb: loudest };
+  return { track: withoutPitch(track, taken), hasOthers: true, othersDb };
 }
 
-/** A tone that is there when the take begins, before the player: a drone. */
-function standingTone(runs: readonly Run[], isQuiet: (run: Run) => boolean): Run | null {
-  const [first] = runs;
-  const lasts = first && first.first <= STANDS_FROM_FRAMES && first.last - first.first >= STANDS_FRAMES;
-  return lasts && isQuiet(first) ? first : null;
+/** A drone: its pitch in Hz and its usual level in dBFS. */
+interface Standing {
+  hz: number;
+  levelDb: number;
 }
 
-/** Stretches of connected pitch, each all asked for or all not. */
-function runsOf(track: FrameTrack, isAsked: (hz: number) => boolean): Run[] {
+/** A tone that is there when the take begins, before the player. */
+function standingTone(
+  runs: readonly Run[],
+  { columns: { f0Hz, levelDb } }: FrameTrack,
+  isUnder: (run: Run) => boolean,
+): Standing | null {
+  const run = runs.find(({ first, last }) => last - first >= STANDS_FRAMES);
+  if (!run || run.first > STANDS_FROM_FRAMES) return null;
+  const usual = (column: Float32Array) => median(column.subarray(run.first, run.last + 1)) ?? 0;
+  const standing = { hz: usual(f0Hz), levelDb: usual(levelDb) };
+  return isUnder({ ...run, peakDb: standing.levelDb }) ? standing : null;
+}
+
+const isOfStanding = (standing: Standing, hz: number, levelDb: number) =>
+  levelDb < standing.levelDb + STANDING_DB && Math.abs(centsBetween(hz, standing.hz)) < STANDING_CENTS;
+
+/** Stretches of connected pitch, each all asked for or all not, and all of the drone's level and pitch or none. */
+function runsOf(
+  track: FrameTrack,
+  isAsked: (hz: number) => boolean,
+  standing: Standing | null = null,
+): Run[] {
   const { f0Hz, levelDb, clarity } = track.columns;
-  return pitchRuns(track, isAsked).map(({ first, last }) => {
+  const isDrone = (hz: number, frame: number) =>
+    standing !== null && isOfStanding(standing, hz, levelDb[frame]);
+  const kindOf = (hz: number, frame: number) =>
+    isDrone(hz, frame) ? 'drone' : isAsked(hz) ? 'asked' : 'other';
+  return pitchRuns(track, kindOf).map(({ first, last }) => {
     // Air over the end of a tone makes its last frames louder, and unclear.
     const frames = Array.from({ length: last - first + 1 }, (_, i) => first + i);
     const clear = frames.filter((frame) => clarity[frame] >= CLEAR);
     const peakDb = Math.max(...(clear.length > 0 ? clear : frames).map((frame) => levelDb[frame]));
-    return { first, last, peakDb, hz: f0Hz[first], isAsked: isAsked(f0Hz[first]) };
+    return {
+      first,
+      last,
+      lastClear: clear.at(-1) ?? last,
+      peakDb,
+      hz: f0Hz[first],
+      isAsked: isAsked(f0Hz[first]),
+    };
   });
 }
 

@@ -1,5 +1,6 @@
 import { columnValue, FRAME_SECONDS, FrameTrack, MAX_PARTIAL } from '../hearing/index.ts';
 import type { TimedItem } from '../exercise/index.ts';
+import { centsBetween } from '../horn/index.ts';
 import { median } from '../stats/index.ts';
 import { pitchRuns, type ToneSpan } from '../tone/index.ts';
 
@@ -14,6 +15,9 @@ const BACK_DB = 2;
 const TONE_FRAMES = Math.round(0.5 / FRAME_SECONDS);
 /** A slur hides the pitch for a moment, and the sound goes on. */
 const SLUR_FRAMES = Math.round(0.05 / FRAME_SECONDS);
+/** Pitch within this is the same, on so many of the frames. */
+const SAME_CENTS = 80;
+const SAME_SHARE = 0.7;
 /** So many, at even distances: nobody plays that by accident. */
 const LEAST_DIPS = 4;
 const EVEN_SECONDS = 0.035;
@@ -69,7 +73,8 @@ function sounding(track: FrameTrack): ToneSpan[] {
   return spans;
 }
 
-function dipsIn({ columns: { levelDb } }: FrameTrack, { first, last }: ToneSpan): ToneSpan[] {
+function dipsIn(track: FrameTrack, { first, last }: ToneSpan): ToneSpan[] {
+  const { levelDb } = track.columns;
   const dips: ToneSpan[] = [];
   for (let i = first + EDGE_FRAMES; i + EDGE_FRAMES <= last; i++) {
     const before = levelDb[i - EDGE_FRAMES];
@@ -81,10 +86,20 @@ function dipsIn({ columns: { levelDb } }: FrameTrack, { first, last }: ToneSpan)
     const until = Math.min(last, start + MOST_FRAMES);
     while (end <= until && levelDb[end] < before - BACK_DB) end++;
     const isBack = end <= until;
-    if (isBack && end - start >= LEAST_FRAMES) dips.push({ first: start + 1, last: end - 1 });
+    if (isBack && end - start >= LEAST_FRAMES && keepsPitch(track, start, end))
+      dips.push({ first: start + 1, last: end - 1 });
     i = isBack ? end + EDGE_FRAMES : i + EDGE_FRAMES;
   }
   return dips;
+}
+
+/** Whether it is the tone itself that is softer between two frames: what is heard in a hole between two notes is somebody else. */
+function keepsPitch({ columns: { f0Hz } }: FrameTrack, start: number, end: number): boolean {
+  const pitches = Array.from(f0Hz.subarray(start + 1, end)).filter((hz) => !Number.isNaN(hz));
+  const own = pitches.filter((hz) =>
+    [f0Hz[start], f0Hz[end]].some((beside) => Math.abs(centsBetween(hz, beside)) < SAME_CENTS),
+  );
+  return own.length >= SAME_SHARE * pitches.length;
 }
 
 /** A track whose level goes straight on through these dips: as it would have been heard without them. */

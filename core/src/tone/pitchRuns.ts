@@ -1,14 +1,17 @@
 import { columnValue, FrameTrack } from '../hearing/index.ts';
 import { continues, type ToneSpan } from './toneSpan.ts';
 
-/** Stretches of connected pitch, in order, parted also where `kindOf` says another thing of a pitch in Hz. */
-export function pitchRuns(track: FrameTrack, kindOf: (hz: number) => boolean = () => true): ToneSpan[] {
+/** Stretches of connected pitch, in order, parted also where `kindOf` says another thing of a pitch in Hz, or of its frame. */
+export function pitchRuns(
+  track: FrameTrack,
+  kindOf: (hz: number, frame: number) => unknown = () => true,
+): ToneSpan[] {
   const runs: ToneSpan[] = [];
-  let kind = true;
+  let kind: unknown = true;
   for (let i = 0; i < track.count; i++) {
     const hz = columnValue(track.columns.f0Hz, i);
     if (hz === null) continue;
-    const here = kindOf(hz);
+    const here = kindOf(hz, i);
     const open = runs.at(-1);
     if (open?.last === i - 1 && here === kind && continues(track, i)) open.last = i;
     else runs.push({ first: i, last: i });
