@@ -42,7 +42,7 @@ const coreMay = {
   simulated: ['exercise', 'horn', 'signal'],
   scores: ['exercise', 'horn', 'signal'],
   // For tests alone.
-  testing: ['tendency', 'plan', 'simulated', 'hearing', 'exercise', 'horn', 'signal'],
+  testing: ['tendency', 'plan', 'practice', 'simulated', 'hearing', 'exercise', 'horn', 'signal'],
   verdicts: ['testing', 'judge', 'simulated', 'hearing', 'exercise', 'horn', 'signal'],
   formats: [
     'plan',

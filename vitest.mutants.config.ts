@@ -5,6 +5,13 @@ import { defineConfig } from 'vitest/config';
 // the archive, which is how all of it is written and read back.
 const [workspace, ...rest] = (process.env.MUTANTS_OF ?? 'core/src/stats').split('/');
 const folder = rest.join('/');
+// Whole visits, weeks and sounds take seconds a change: what is noticed without them is noticed in truth too.
+const SLOW = [
+  '**/quickVisit.test.ts',
+  '**/sixWeeks.test.ts',
+  '**/ninetyDays.test.ts',
+  '**/highTries.test.ts',
+];
 const folders = folder === 'src/storage' ? [folder, 'src/archive'] : [folder];
 
 export default defineConfig({
@@ -16,6 +23,7 @@ export default defineConfig({
       join(import.meta.dirname, file),
     ),
     unstubGlobals: true,
+    exclude: SLOW,
     include: folders.map((each) => `${each}/**/*.test.ts`),
   },
 });
