@@ -195,7 +195,7 @@ function Place({ isActive, icon: Icon, children }: PlaceProps) {
       fontWeight={isActive ? 700 : 400}
       whiteSpace="nowrap"
     >
-      <Icon size={ICON_PX} strokeWidth={1.5} aria-hidden="true" />
+      <Icon size={ICON_PX} strokeWidth={1.5} aria-hidden="true" style={{ flexShrink: 0 }} />
       {children}
     </chakra.span>
   );

@@ -19,6 +19,7 @@ import {
   type VisitState,
 } from './visitState.ts';
 import type { Moment } from './moment.ts';
+import { SOUND_TROUBLES } from './troubleGroups.ts';
 import { viewOf } from './visitView.ts';
 
 const setupOf = (change: Partial<SettingsRecord> = {}): SessionSetup => ({
@@ -348,6 +349,113 @@ it('replaces a worker that broke, three times in a minute, and goes on where it 
   // The player may try all the same; a minute later it is three times again.
   expect(round.say({ type: 'begin' }, 105).open().state.phase).toBe('armed');
   expect(round.say({ type: 'workerBroke', worker: 4 }, 170).state.phase).toBe('opening');
+});
+
+/** When the beat goes on by itself: by how a phrase begins, and whether the metronome is on. */
+const TEMPOED = { playToStart: PLAYED, ownTime: { ...PLAYED, start: 'ownTime' }, countIn: COUNTED } as const;
+it.each([
+  ['playToStart', 'heard', true, true],
+  ['playToStart', 'off', false, false],
+  ['ownTime', 'heard', false, false],
+  ['ownTime', 'off', false, false],
+  // Its count begins the beat, with the metronome or without.
+  ['countIn', 'heard', false, true],
+  ['countIn', 'off', false, true],
+] as const)(
+  'begins the beat of %s with the metronome %s: on entering %s, on beginning %s',
+  (start, click, enters, begins) => {
+    const round = armed(TEMPOED[start], microphone({ click }));
+    expect(round.does('startBeat') !== undefined).toBe(enters);
+    // A beat that goes on from the phrase before is left as it goes.
+    if (enters) expect(round.does('startBeat')).toMatchObject({ zeroSeconds: 10.1, unlessRunning: true });
+    round.say({ type: 'begin' }, 12);
+    expect(round.does('startBeat') !== undefined).toBe(begins);
+    if (start === 'playToStart' && begins) {
+      expect(round.does('startBeat')).toMatchObject({ zeroSeconds: 12.1, unlessRunning: false });
+      expect(round.does('beginAt')).toBeUndefined();
+    }
+    expect(round.does('tellNoLonger')).toMatchObject({ troubles: SOUND_TROUBLES });
+    // What is played is heard: nobody plays for the player.
+    expect(round.does('perform')).toBeUndefined();
+  },
+);
+
+it.each(['heard', 'off'] as const)(
+  'begins the free desk with its drone, and its beat where that is on: %s',
+  (click) => {
+    const free = visit()
+      .say({ type: 'goFree', setup: microphone({ click }) })
+      .open();
+    expect(free.effects.map((effect) => effect.do)).toEqual([
+      'disarm',
+      ...(click === 'off' ? [] : ['startBeat']),
+      'drone',
+    ]);
+    if (click === 'heard')
+      expect(free.does('startBeat')).toMatchObject({ exercise: null, zeroSeconds: 10.1 });
+  },
+);
+
+it('stops and stills what was there before another room is entered', () => {
+  const play = armed(SWELL, microphone()).tone();
+  play.say({ type: 'arm', setup: microphone(), exercise: PLAYED, address: '/stand' });
+  expect(play.effects.map((effect) => effect.do).slice(0, 2)).toEqual(['hush', 'stopBeat']);
+  expect(play.does('open')).toBeUndefined();
+  expect(play.does('arm')).toMatchObject({ takeId: play.takeId, afterSilence: false });
+  expect(play.does('drone')).toMatchObject({ exercise: expect.objectContaining({ start: 'playToStart' }) });
+});
+
+it('tells of an input that does not open what is news', () => {
+  const told = (lost: boolean, trouble: 'micAbsent' | 'micBusy' | 'micRefused') => {
+    const play = lost
+      ? armed(PLAYED, microphone()).say({ type: 'inputLost' })
+      : visit().say({ type: 'arm', setup: microphone(), exercise: PLAYED, address: null });
+    const openingId = play.state.opening?.id ?? 0;
+    play.say({ type: 'notOpened', openingId, trouble });
+    expect(play.state).toMatchObject({ phase: 'off', input: null, opening: null });
+    return play.effects.map((effect) => (effect.do === 'tell' ? effect.trouble : effect.do));
+  };
+  expect(told(false, 'micAbsent')).toEqual(['micAbsent']);
+  expect(told(false, 'micBusy')).toEqual(['micBusy']);
+  expect(told(true, 'micAbsent')).toEqual(['micUnplugged']);
+  expect(told(true, 'micBusy')).toEqual(['micUnplugged']);
+  expect(told(true, 'micRefused')).toEqual(['micRefused', 'micUnplugged']);
+  // Nobody waits for it any more: nothing is said.
+  const left = visit().say({ type: 'goFree', setup: microphone() });
+  const openingId = left.state.opening?.id ?? 0;
+  left.say({ type: 'leave' });
+  expect(left.say({ type: 'notOpened', openingId, trouble: 'micBusy' }).effects).toEqual([]);
+});
+
+it('says nothing of another microphone where none was lost, and nothing at all to a room that was left', () => {
+  const play = visit().say({ type: 'goFree', setup: microphone() }).open();
+  expect(play.does('tell')).toBeUndefined();
+  const left = visit().say({ type: 'goFree', setup: microphone() });
+  const openingId = left.state.opening?.id ?? 0;
+  left.say({ type: 'leave' }).say({ type: 'opened', openingId });
+  expect(left.state).toMatchObject({ phase: 'off', input: 'microphone' });
+  expect(left.effects).toEqual([]);
+});
+
+it('rests from where the tone ended, as long as is written, whenever its verdict came', () => {
+  const rested = (endSeconds: number, nowSeconds: number) =>
+    armed(PLAYED, microphone()).tone(20, 20.6).end(heard({ endSeconds }), nowSeconds).state.restUntil ?? 0;
+  const usual = rested(3, 23.1);
+  expect(usual).toBeGreaterThan(23.1);
+  expect(rested(3, 23.4)).toBeCloseTo(usual, 6);
+  expect(rested(3.2, 23.4)).toBeCloseTo(usual + 0.2, 6);
+  // A verdict that came after the rest was over: on from now.
+  expect(rested(3, usual + 5)).toBe(usual + 5);
+});
+
+it('takes one swell after the other without a round: none rests, none is stored', () => {
+  const play = visit().say({ type: 'arm', setup: microphone(), exercise: SWELL, address: null }).open();
+  play.tone().end();
+  expect(play.effects.map((effect) => effect.do)).toEqual(['stopBeat', 'hush', 'arm']);
+  expect(viewOf(play.state)).toMatchObject({ phase: 'resting', round: { id: null, index: 0 } });
+  expect(play.state.wants).toMatchObject({ ended: 0 });
+  expect(viewOf(play.tone().state).phase).toBe('playing');
+  expect(play.state.wants).toMatchObject({ ended: null });
 });
 
 it('a room that is left keeps the input open, and hears nothing of what was going on', () => {

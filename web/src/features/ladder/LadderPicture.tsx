@@ -23,6 +23,8 @@ interface LadderPictureProps {
 const LEFT_PX = 44;
 const FOOT_PX = 44;
 const HEAD_PX = 14;
+/** Narrower columns have small names: a sharp would reach into the next one. */
+const WIDE_COLUMN_PX = 24;
 const MOST_RUNG_PX = 50;
 
 const keyOf = ({ fingered, partial }: Rung) => `${fingered}/${partial}`;
@@ -170,7 +172,7 @@ export function LadderPicture(props: LadderPictureProps) {
               position="absolute"
               aria-hidden="true"
               fontFamily="heading"
-              fontSize="large"
+              fontSize={spacing < WIDE_COLUMN_PX ? 'small' : 'large'}
               lineHeight="1"
               textAlign="center"
               style={{ top: footOf(series) + 12, left: xOf(column) - spacing / 2, width: spacing }}

@@ -52,7 +52,7 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
         {aside}
       </Box>
       {round.count > 1 && (
-        <Box color="muted" data-testid="phrase-count">
+        <Box color="muted" whiteSpace="nowrap" flexShrink="0" data-testid="phrase-count">
           {t('drill.phraseOf', { index: place.place, count: place.count })}
         </Box>
       )}

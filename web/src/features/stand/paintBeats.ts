@@ -70,7 +70,7 @@ export function paintBeats(
     ctx.fillText(number, Math.max(x, 30), largeTop + LARGE_TICK_PX + 16);
   }
   ctx.globalAlpha = 1;
-  // Before the note: the count or the tempo, in the middle of the page where the eyes are.
+  // Before the note: the count in the middle of the page where the eyes are, or the tempo at its end, where no name begins.
   if (beatNow !== null && (isCount ? beatNow >= 0 && beatNow < leadBeats : !running)) {
     const inBar = ((Math.floor(beatNow) % beatsPerBar) + beatsPerBar) % beatsPerBar;
     const phase = beatNow - Math.floor(beatNow);
@@ -82,7 +82,7 @@ export function paintBeats(
       ctx.fillText(String(inBar + 1), (layout.left + layout.right) / 2, layout.ruleY);
     } else {
       ctx.beginPath();
-      ctx.arc(layout.left + 17, layout.height * 0.06 + 10, inBar === 0 ? 13 : 9, 0, 2 * Math.PI);
+      ctx.arc(layout.right - 17, layout.height * 0.06 + 10, inBar === 0 ? 13 : 9, 0, 2 * Math.PI);
       ctx.fill();
     }
   }
