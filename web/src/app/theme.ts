@@ -102,7 +102,7 @@ const config = defineConfig({
       },
       sizes: {
         touch: plain('44px'),
-        rail: plain('132px'),
+        rail: plain('148px'),
         places: plain('60px'),
         // Below the page on the Stand: choices, beats, or the verdict.
         standFoot: plain('220px'),

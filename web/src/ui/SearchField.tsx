@@ -9,13 +9,13 @@ interface SearchFieldProps {
   autoFocus?: boolean;
 }
 
-/** Words to look for. */
+/** Words to look for. Where there is no room for them beside its neighbours, the field takes a line of its own. */
 export function SearchField({ label, value, onChange, autoFocus = false }: SearchFieldProps) {
   const id = useId();
   // An address follows more slowly than one types: until the field is left it shows what was typed.
   const [draft, setDraft] = useState<string | null>(null);
   return (
-    <Box flex={{ base: '1 1 40%', md: '1' }} maxW="column">
+    <Box flex={{ base: '1 1 40%', md: '1 1 200px' }} maxW="column">
       <chakra.label htmlFor={id} display="block" color="muted" fontSize="small" mb="1">
         {label}
       </chakra.label>
