@@ -1,8 +1,9 @@
 import { markFraction, noteTarget, type DynamicScale, type TimedItem } from '../exercise/index.ts';
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { centsBetween } from '../horn/index.ts';
-import { median, percentile } from '../stats/index.ts';
-import { partialOf, pitchRuns, withoutPitch, type ToneSpan } from '../tone/index.ts';
+import { percentile } from '../stats/index.ts';
+import { partialOf, withoutPitch } from '../tone/index.ts';
+import { isOfStanding, runsOf, standingTone, type Run } from './soundRuns.ts';
 import type { TakeContext } from './takeContext.ts';
 
 /** So far from every note that is asked, and from every partial of its tube, nobody who plays it is by accident. */
@@ -28,23 +29,7 @@ const BEGIN_FRAMES = Math.round(0.1 / FRAME_SECONDS);
 /** Between two tones of the player so near there is nobody else: a change of notes, a slip, a scoop. */
 const BESIDE_FRAMES = Math.round(0.12 / FRAME_SECONDS);
 const AS_LOUD_DB = 8;
-const CLEAR = 0.8;
 const LOUD_PERCENT = 95;
-/** A drone stands from here on, so long, at one level and pitch. */
-const STANDS_FROM_FRAMES = Math.round(0.15 / FRAME_SECONDS);
-const STANDS_FRAMES = Math.round(0.25 / FRAME_SECONDS);
-const STANDING_DB = 4;
-const STANDING_CENTS = 30;
-
-interface Run extends ToneSpan {
-  /** Loudest clear frame of it, dBFS. */
-  peakDb: number;
-  /** Its last clear frame, or its last where none is clear. */
-  lastClear: number;
-  /** Pitch of its first frame. */
-  hz: number;
-  isAsked: boolean;
-}
 
 /** What a take is without everybody else, and how much there was of them. */
 export interface PlayersFrames {
@@ -66,23 +51,7 @@ export function playersFrames(
   { exercise, hornId, a4Hz, scale }: Pick<TakeContext, 'exercise' | 'hornId' | 'a4Hz' | 'scale'>,
 ): PlayersFrames {
   if (score.some(({ item }) => item.kind === 'free')) return { track, hasOthers: false, othersDb: null };
-  const targets = score.flatMap(({ item }) =>
-    item.kind === 'note' || item.kind === 'hum'
-      ? [
-          {
-            ...noteTarget(exercise, item, hornId, a4Hz),
-            isHum: item.kind === 'hum',
-            nearCents: item.kind === 'note' && item.bend ? BENT_CENTS : NEAR_CENTS,
-          },
-        ]
-      : [],
-  );
-  const isAsked = (hz: number) =>
-    targets.some(({ targetHz, tubeHz, isHum, nearCents }) => {
-      const cents = centsBetween(hz, targetHz);
-      if (Math.abs(isHum ? cents - 1200 * Math.round(cents / 1200) : cents) <= nearCents) return true;
-      return hz < (HIGHEST_SLIP + 0.5) * tubeHz && partialOf(hz, tubeHz) !== null;
-    });
+  const isAsked = askedBy(score, { exercise, hornId, a4Hz });
   const loudDb = loudOf(track);
   const rangeDb = writtenRangeDb(score, scale);
   const isQuiet = ({ peakDb, first, last }: Run) =>
@@ -125,53 +94,28 @@ export function playersFrames(
   return { track: withoutPitch(track, taken), hasOthers: true, othersDb };
 }
 
-/** A drone: its pitch in Hz and its usual level in dBFS. */
-interface Standing {
-  hz: number;
-  levelDb: number;
-}
-
-/** A tone that is there when the take begins, before the player. */
-function standingTone(
-  runs: readonly Run[],
-  { columns: { f0Hz, levelDb } }: FrameTrack,
-  isUnder: (run: Run) => boolean,
-): Standing | null {
-  const run = runs.find(({ first, last }) => last - first >= STANDS_FRAMES);
-  if (!run || run.first > STANDS_FROM_FRAMES) return null;
-  const usual = (column: Float32Array) => median(column.subarray(run.first, run.last + 1)) ?? 0;
-  const standing = { hz: usual(f0Hz), levelDb: usual(levelDb) };
-  return isUnder({ ...run, peakDb: standing.levelDb }) ? standing : null;
-}
-
-const isOfStanding = (standing: Standing, hz: number, levelDb: number) =>
-  levelDb < standing.levelDb + STANDING_DB && Math.abs(centsBetween(hz, standing.hz)) < STANDING_CENTS;
-
-/** Stretches of connected pitch, each all asked for or all not, and all of the drone's level and pitch or none. */
-function runsOf(
-  track: FrameTrack,
-  isAsked: (hz: number) => boolean,
-  standing: Standing | null = null,
-): Run[] {
-  const { f0Hz, levelDb, clarity } = track.columns;
-  const isDrone = (hz: number, frame: number) =>
-    standing !== null && isOfStanding(standing, hz, levelDb[frame]);
-  const kindOf = (hz: number, frame: number) =>
-    isDrone(hz, frame) ? 'drone' : isAsked(hz) ? 'asked' : 'other';
-  return pitchRuns(track, kindOf).map(({ first, last }) => {
-    // Air over the end of a tone makes its last frames louder, and unclear.
-    const frames = Array.from({ length: last - first + 1 }, (_, i) => first + i);
-    const clear = frames.filter((frame) => clarity[frame] >= CLEAR);
-    const peakDb = Math.max(...(clear.length > 0 ? clear : frames).map((frame) => levelDb[frame]));
-    return {
-      first,
-      last,
-      lastClear: clear.at(-1) ?? last,
-      peakDb,
-      hz: f0Hz[first],
-      isAsked: isAsked(f0Hz[first]),
-    };
-  });
+/** Says of a pitch in Hz whether a note or a hum of the score may sound so, by being played or by a slip. */
+function askedBy(
+  score: readonly TimedItem[],
+  { exercise, hornId, a4Hz }: Pick<TakeContext, 'exercise' | 'hornId' | 'a4Hz'>,
+): (hz: number) => boolean {
+  const targets = score.flatMap(({ item }) =>
+    item.kind === 'note' || item.kind === 'hum'
+      ? [
+          {
+            ...noteTarget(exercise, item, hornId, a4Hz),
+            isHum: item.kind === 'hum',
+            nearCents: item.kind === 'note' && item.bend ? BENT_CENTS : NEAR_CENTS,
+          },
+        ]
+      : [],
+  );
+  return (hz) =>
+    targets.some(({ targetHz, tubeHz, isHum, nearCents }) => {
+      const cents = centsBetween(hz, targetHz);
+      if (Math.abs(isHum ? cents - 1200 * Math.round(cents / 1200) : cents) <= nearCents) return true;
+      return hz < (HIGHEST_SLIP + 0.5) * tubeHz && partialOf(hz, tubeHz) !== null;
+    });
 }
 
 /** Whether a run lies between two tones of the player, about as loud as the softer of them. */
