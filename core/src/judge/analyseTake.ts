@@ -28,7 +28,8 @@ import { withReadableMarks } from './readableMarks.ts';
 import { judgedWithoutLevel, NO_LEVEL, unprocessed, withoutLevel } from './soundProcessing.ts';
 import { measureFalls } from './fall.ts';
 import { measureRestarts } from './restarts.ts';
-import { measureSubtones, SUBTONE_WINDOW } from './subtone.ts';
+import { measureSubtones } from './measureSubtones.ts';
+import { SUBTONE_WINDOW } from './subtone.ts';
 import { measureWhole, reachWholeVerdict } from './wholeTake.ts';
 
 /**
