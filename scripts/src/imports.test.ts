@@ -3,7 +3,7 @@ import { dirname, join, relative, resolve } from 'node:path';
 import { expect, it } from 'vitest';
 
 const root = join(import.meta.dirname, '../..');
-const IMPORT = /(?:import|export)[^'";]*?from '(\.[^']+)'|import\('(\.[^']+)'\)/g;
+const IMPORT = /(?:import|export)[^'";]*?from '(\.[^']+)'/g;
 
 /** What each source file of a folder imports by a path, types too; what is fetched when it is needed is not counted. */
 function importsIn(folder: string): Map<string, string[]> {
@@ -13,8 +13,8 @@ function importsIn(folder: string): Map<string, string[]> {
   return new Map(
     files.map((file) => {
       const path = join(root, folder, file);
-      const found = [...readFileSync(path, 'utf8').matchAll(IMPORT)].flatMap(([, name]) =>
-        name ? [resolve(dirname(path), name)] : [],
+      const found = [...readFileSync(path, 'utf8').matchAll(IMPORT)].map(([, name]) =>
+        resolve(dirname(path), name),
       );
       return [path, found];
     }),

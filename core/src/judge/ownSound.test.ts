@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
-import { DEFAULT_SCALE, parseExercise, scoreOf } from '../exercise/index.ts';
+import { DEFAULT_SCALE, scoreOf } from '../exercise/index.ts';
 import { FrameTrack, MAX_PARTIAL } from '../hearing/index.ts';
+import { levelNotes } from '../testing/levelNotes.ts';
 import { playersFrames } from './playersFrames.ts';
 import { roomBetween, withoutRoomNoise } from './withoutRoomNoise.ts';
 import { withoutTubeNoise } from './withoutTubeNoise.ts';
@@ -43,28 +44,7 @@ const SOUNDING_HZ = 261.63;
 const tone = (frames: number, levelDb = -28): Stretch => ({ frames, hz: SOUNDING_HZ, levelDb });
 
 /** One note, A4 on the alto: it sounds C4. */
-const exercise = parseExercise({
-  version: 3,
-  tempoBpm: 60,
-  beatsPerBar: 4,
-  start: 'playToStart',
-  phrases: [
-    {
-      breath: 'one',
-      items: [
-        {
-          kind: 'note',
-          writtenMidi: 69,
-          lengthBeats: 4,
-          dynamics: [
-            { beat: 0, mark: 'mf' },
-            { beat: 4, mark: 'mf' },
-          ],
-        },
-      ],
-    },
-  ],
-});
+const exercise = levelNotes('mf', [{ writtenMidi: 69, lengthBeats: 4 }]);
 const CONTEXT = { exercise, hornId: 'alto', a4Hz: 440, scale: DEFAULT_SCALE } as const;
 const ownOf = (track: FrameTrack) => playersFrames(track, scoreOf(exercise), CONTEXT);
 const pitched = ({ columns, count }: FrameTrack) =>

@@ -59,8 +59,9 @@ export function playersFrames(
   /** What is there before the player, at a pitch that nothing asks for, is no soft note however long it is. */
   const isUnder = (run: Run) => isQuiet(run) || (!run.isAsked && run.peakDb < loudDb - UNDER_LOUD_DB);
   const isFarUnder = ({ peakDb }: Run) => peakDb < loudDb - rangeDb - FAR_UNDER_DB;
-  const standing = standingTone(runsOf(track, isAsked), track, isUnder);
-  const runs = runsOf(track, isAsked, standing);
+  const heard = runsOf(track, isAsked);
+  const standing = standingTone(heard, track, isUnder);
+  const runs = standing === null ? heard : runsOf(track, isAsked, standing);
   const sure = runs.filter(
     (run) => (isFarUnder(run) || (!run.isAsked && isQuiet(run))) && !isBetween(run, runs),
   );

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { DEFAULT_SCALE, parseExercise } from '../exercise/index.ts';
+import { DEFAULT_SCALE } from '../exercise/index.ts';
 import { listenTo } from '../hearing/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { additiveOnce } from '../testing/additiveSound.ts';
@@ -14,6 +14,7 @@ import {
   speech,
   type Disturb,
 } from '../testing/disturbances.ts';
+import { levelNotes } from '../testing/levelNotes.ts';
 import { falling, sineSum } from '../testing/sineSum.ts';
 import { CLEAN_ROWS, FAULT_ROWS, runRow } from '../verdicts/index.ts';
 import { analyseTake, isNeutral } from './index.ts';
@@ -48,23 +49,10 @@ it.each(ROOMS)(
   (name, disturb) => {
     for (const writtenMidi of [60, 79])
       for (const holeSeconds of [0.03, 0.06, 0.1, 0.15]) {
-        const note = {
-          kind: 'note',
-          writtenMidi,
-          lengthBeats: 1,
-          attack: 'tongued',
-          dynamics: [
-            { beat: 0, mark: 'mf' },
-            { beat: 1, mark: 'mf' },
-          ],
-        };
-        const exercise = parseExercise({
-          version: 3,
-          tempoBpm: 60,
-          beatsPerBar: 4,
-          start: 'playToStart',
-          phrases: [{ breath: 'one', items: Array.from({ length: 6 }, () => note) }],
-        });
+        const exercise = levelNotes(
+          'mf',
+          Array.from({ length: 6 }, () => ({ writtenMidi, lengthBeats: 1, attack: 'tongued' as const })),
+        );
         const samples = disturb(repeated(440 * 2 ** ((writtenMidi - 9 - 69) / 12), holeSeconds), RATE);
         const analysis = analyseTake(
           listenTo(samples, RATE),

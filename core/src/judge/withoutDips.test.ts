@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { scoreOf, parseExercise } from '../exercise/index.ts';
+import { scoreOf } from '../exercise/index.ts';
 import { FRAME_SECONDS, listenTo } from '../hearing/index.ts';
 import { createRandom } from '../signal/index.ts';
+import { levelNotes } from '../testing/levelNotes.ts';
 import { falling, sineSum } from '../testing/sineSum.ts';
 import { evenDips, withoutDips } from './withoutDips.ts';
 
@@ -38,27 +39,10 @@ const dips =
 
 const score = (attack: 'slurred' | 'tongued' = 'slurred') => [
   ...scoreOf(
-    parseExercise({
-      version: 3,
-      tempoBpm: 60,
-      beatsPerBar: 4,
-      start: 'playToStart',
-      phrases: [
-        {
-          breath: 'one',
-          items: [0, 1].map((i) => ({
-            kind: 'note',
-            writtenMidi: 67,
-            lengthBeats: 4,
-            attack: i === 0 ? 'any' : attack,
-            dynamics: [
-              { beat: 0, mark: 'f' },
-              { beat: 4, mark: 'f' },
-            ],
-          })),
-        },
-      ],
-    }),
+    levelNotes('f', [
+      { writtenMidi: 67, lengthBeats: 4, attack: 'any' },
+      { writtenMidi: 67, lengthBeats: 4, attack },
+    ]),
   ),
 ];
 

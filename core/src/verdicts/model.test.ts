@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_SCALE, parseExercise } from '../exercise/index.ts';
+import { DEFAULT_SCALE } from '../exercise/index.ts';
 import { decodeFlac } from '../formats/index.ts';
 import { listenTo } from '../hearing/index.ts';
 import { analyseTake, isNeutral, type FindingKind } from '../judge/index.ts';
 import { room, speech, type Disturb } from '../testing/disturbances.ts';
+import { levelNotes } from '../testing/levelNotes.ts';
 
 // Sound of a reed and bore that none of us wrote, rendered once by `npm run bench -- fixtures`: it begins, leaves for the octave, sinks
 // into its own breath and speaks late by itself.
@@ -15,27 +16,14 @@ type Written = readonly (readonly [midi: number, beats: number])[];
 
 async function judged(name: string, written: Written, disturb: Disturb = (samples) => samples.slice()) {
   const sound = await decodeFlac(readFileSync(join(import.meta.dirname, 'model', `${name}.flac`)));
-  const exercise = parseExercise({
-    version: 3,
-    tempoBpm: 60,
-    beatsPerBar: 4,
-    start: 'playToStart',
-    phrases: [
-      {
-        breath: 'one',
-        items: written.map(([writtenMidi, lengthBeats], i) => ({
-          kind: 'note',
-          writtenMidi,
-          lengthBeats,
-          attack: i > 0 ? 'slurred' : 'any',
-          dynamics: [
-            { beat: 0, mark: 'f' },
-            { beat: lengthBeats, mark: 'f' },
-          ],
-        })),
-      },
-    ],
-  });
+  const exercise = levelNotes(
+    'f',
+    written.map(([writtenMidi, lengthBeats], i) => ({
+      writtenMidi,
+      lengthBeats,
+      attack: i > 0 ? 'slurred' : 'any',
+    })),
+  );
   const analysis = analyseTake(
     listenTo(disturb(sound.samples, sound.sampleRateHz), sound.sampleRateHz),
     {

@@ -17,16 +17,18 @@ import { sampledSound } from './sampledSound.ts';
 
 type Named = [name: string, disturb: Disturb];
 
-/** What may be beside a player, so many dB under: who is at -31 dBFS in the middle. */
-const beside = (underDb: number) =>
-  [
-    ['hum of the mains', d.hum(underDb)],
-    ['hiss', d.hiss(underDb)],
-    ['drone on D3', d.drone(underDb, 146.83)],
-    ['speech', d.speech(underDb)],
-    ['radio', d.radio(underDb)],
-    ['another horn', d.neighbour(underDb)],
-  ].map(([name, disturb]) => [`${name}, ${underDb} dB under`, disturb] as Named);
+/** What may be beside a player. */
+const BESIDE: Readonly<Record<string, (underDb: number) => Disturb>> = {
+  'hum of the mains': (underDb) => d.hum(underDb),
+  hiss: (underDb) => d.hiss(underDb),
+  'drone on D3': (underDb) => d.drone(underDb, 146.83),
+  speech: (underDb) => d.speech(underDb),
+  radio: (underDb) => d.radio(underDb),
+  'another horn': (underDb) => d.neighbour(underDb),
+};
+/** Each of these, or all, so many dB under the player, who is at -31 dBFS in the middle. */
+const beside = (underDb: number, names = Object.keys(BESIDE)) =>
+  names.map((name): Named => [`${name}, ${underDb} dB under`, BESIDE[name](underDb)]);
 
 const ROOMS: readonly Named[] = [
   ['dry', (samples) => samples.slice()],
@@ -48,10 +50,7 @@ const WITH_GOALS: readonly Named[] = [
 ];
 const SOME: readonly Named[] = [
   ...ROOMS,
-  ['hum of the mains, 25 dB under', d.hum(25)],
-  ['hiss, 25 dB under', d.hiss(25)],
-  ['speech, 25 dB under', d.speech(25)],
-  ['another horn, 25 dB under', d.neighbour(25)],
+  ...beside(25, ['hum of the mains', 'hiss', 'speech', 'another horn']),
 ];
 
 /** Every so many rows of what must pass and of what must be told: all of them everywhere would take hours. */
