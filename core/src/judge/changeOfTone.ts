@@ -60,6 +60,14 @@ const HEARD_STEPS = 1.2;
 const SPECTRUM_STEP_DB = 0.7;
 /** Where it is sharpest is looked for so near. */
 const NEAR_FRAMES = Math.round(0.04 / FRAME_SECONDS);
+/** Echoes change a tone everywhere: at the end of the reach a change counts so much less than where it is written. Its own flanks are steeper. */
+const LESS_FAR = 0.5;
+/** So near to where it is written a change is on time. */
+const ON_TIME_FRAMES = Math.round(0.1 / FRAME_SECONDS);
+/** What changes there is told by so much on each side: nothing of what changes elsewhere is in it. */
+const LOCAL_FRAMES = Math.round(0.08 / FRAME_SECONDS);
+/** Where as much of the sharpest change is heard on time, it is the change, and the other one the echoes. */
+const ON_TIME_SHARE = 0.6;
 /** A tone that begins there has still to build up. */
 const ATTACK_FRAMES = Math.round(0.06 / FRAME_SECONDS);
 /** What lies farther off the pitch of the tone is a slip, and tells nothing of its fingers. */
@@ -91,17 +99,28 @@ export function changeNear(track: FrameTrack, tone: ChangingTone, at: number, re
     const [before, after] = [side(frame - length, frame), side(frame, frame + length)];
     return before.length === 0 || after.length === 0 ? 0 : stepsBetween(track, before, after);
   };
-  const sharpest = (from: number, to: number, length: number) => {
-    let found = { frame: from, steps: 0 };
-    for (let frame = from; frame <= to; frame++) {
-      const steps = stepsAt(frame, length);
+  const sharpest = (
+    middle: number,
+    away: number,
+    length: number,
+    weight: (frame: number) => number = () => 1,
+  ) => {
+    let found = { frame: middle, steps: 0 };
+    for (let frame = middle - away; frame <= middle + away; frame++) {
+      const steps = weight(frame) * stepsAt(frame, length);
       if (steps > found.steps) found = { frame, steps };
     }
     return found;
   };
-  const { frame, steps } = sharpest(at - reach, at + reach, sides);
+  const weight = (each: number) => 1 - (LESS_FAR * Math.abs(each - at)) / reach;
+  const { frame, steps } = sharpest(at, reach, sides, weight);
+  if (steps < HEARD_STEPS) return null;
+  const onTime = Math.min(reach, ON_TIME_FRAMES);
+  const local = Math.min(sides, LOCAL_FRAMES);
+  const there = sharpest(at, onTime, local);
+  const isIt = Math.abs(frame - at) <= onTime || there.steps < ON_TIME_SHARE * stepsAt(frame, local);
   const near = Math.min(sides, NEAR_FRAMES);
-  return steps < HEARD_STEPS ? null : sharpest(frame - near, frame + near, near).frame;
+  return sharpest(isIt ? frame : there.frame, near, near).frame;
 }
 
 /** How much two lots of frames differ in pitch, level and spectrum together, by their means: a step is sharpest where it is made. */

@@ -4,7 +4,7 @@ import { clearSeconds, fadeMs, type ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
 import { isRaised, measureBend } from './bend.ts';
 import { centroidSpanHarmonics } from './centroidSpan.ts';
-import { evenLevelDb, evenLevelMoves } from './evenLevel.ts';
+import { evenLevelDb } from './evenLevel.ts';
 import { endsOnBeat } from './endsOnBeat.ts';
 import { readHairpin, type Hairpin } from './hairpin.ts';
 import { heardPartial } from './heardPartial.ts';
@@ -17,8 +17,13 @@ import { measureNote, NO_ENDS } from './noteMeasures.ts';
 import type { NoteTrack } from './noteTrack.ts';
 import { responseMs } from './response.ts';
 import { wordColours } from './wordColours.ts';
-import { levelCurve, type LevelCurve } from './levelCurve.ts';
-import { findStairs, peakOffsetBeats, swellError, wrongWayPercent, type Stair } from './swellMeasures.ts';
+import {
+  agreedPeakBeats,
+  agreedSteadinessDb,
+  agreedWrongWayPercent,
+  levelOpinions,
+} from './levelOpinions.ts';
+import { findStairs, type Stair } from './swellMeasures.ts';
 import type { TakeEvent } from './takeEvent.ts';
 
 /** One note as it was played, measured against what was written. */
@@ -106,7 +111,11 @@ export function judgeNote(
   const shape = shapeOf(note);
   const isSwell = shape !== 'steady';
   const leastStairDb = judging.roomDecayDbPerSecond === null ? 0 : RINGING_STAIR_DB;
-  const stairs = isSwell ? findStairs(curve).filter(({ stepDb }) => Math.abs(stepDb) >= leastStairDb) : [];
+  const laidAt = { beatZeroSeconds: noteZero, secondsPerBeat, lengthBeats: note.lengthBeats };
+  const level = levelOpinions(track, read, curve, laidAt, judging.roomDecayDbPerSecond !== null);
+  const stairs = isSwell
+    ? findStairs(curve, level.doubtDb).filter(({ stepDb }) => Math.abs(stepDb) >= leastStairDb)
+    : [];
   const hairpin = shape === 'steady' ? null : readHairpin(curve, shape, secondsPerBeat);
   const turn = writtenTurnBeat(note);
   const release = history.events.find((event) => event.type === 'release');
@@ -137,14 +146,14 @@ export function judgeNote(
     ...(note.judged?.includes('colour') && { centroidSpanHarmonics: centroidSpanHarmonics(read) }),
     ...(note.words && { words: wordColours(note, read, onsetSeconds, secondsPerBeat) }),
     ...(context.droneSpoils && NO_PITCH),
-    swellErrorDb: error && (isSwell ? error.rmsDb : agreedSteadiness(judging, read, error.rmsDb)),
+    swellErrorDb: error && (isSwell ? error.rmsDb : agreedSteadinessDb(level, error.rmsDb)),
     levelOffsetDb: error?.offsetDb ?? null,
     stairs: {
       count: stairs.length,
       worstDb: stairs.length > 0 ? Math.max(...stairs.map(({ stepDb }) => stepDb)) : null,
     },
-    wrongWayPercent: !isSwell ? null : agreedWrongWay(judging, read, curve, shape),
-    peakOffsetBeats: turn === null || isOwnTime ? null : peakOffsetBeats(curve, turn),
+    wrongWayPercent: !isSwell ? null : agreedWrongWayPercent(level, shape),
+    peakOffsetBeats: turn === null || isOwnTime ? null : agreedPeakBeats(level, turn),
     holdSeconds: hold.seconds,
     holdBeats: hold.seconds / secondsPerBeat,
     holdCause: hold.cause,
@@ -183,35 +192,6 @@ export function judgeNote(
     evenLessLevelDb: even === null || steady.levelDb === null ? null : even - steady.levelDb,
     isSlurred,
   };
-}
-
-/** The curve of a note by its partials alike, laid against nothing; null in a dry room, and where they do not stand out. */
-function evenCurve(
-  { track, roomDecayDbPerSecond }: JudgeContext,
-  { timeSeconds }: NoteTrack,
-): LevelCurve | null {
-  if (roomDecayDbPerSecond === null || timeSeconds.length === 0) return null;
-  const levelDb = evenLevelMoves(track, Math.round(timeSeconds[0] / FRAME_SECONDS), timeSeconds.length);
-  const lasts = timeSeconds.length * FRAME_SECONDS;
-  return levelDb && levelCurve({ timeSeconds, levelDb }, timeSeconds[0], 1, lasts, () => 0);
-}
-
-/** In a room that rings a level goes back where the whole of it does and its partials alike do. */
-function agreedWrongWay(
-  judging: JudgeContext,
-  read: NoteTrack,
-  curve: LevelCurve,
-  shape: 'growFade' | 'grow' | 'fade',
-): number | null {
-  const even = evenCurve(judging, read);
-  const percent = wrongWayPercent(curve, shape);
-  return even && percent !== null ? Math.min(percent, wrongWayPercent(even, shape) ?? percent) : percent;
-}
-
-/** In a room that rings a steady tone is as uneven as the whole of it, or its partials alike: whichever moves less. */
-function agreedSteadiness(judging: JudgeContext, read: NoteTrack, rmsDb: number): number {
-  const even = evenCurve(judging, read);
-  return Math.min(rmsDb, (even && swellError(even)?.rmsDb) ?? rmsDb);
 }
 
 function stairEvent({ fromBeat, toBeat, stepDb }: Stair, zero: number, secondsPerBeat: number): TakeEvent {

@@ -3,6 +3,8 @@ import type { LevelCurve } from './levelCurve.ts';
 
 const PEAK_WITHIN_DB = 1;
 const WRONG_WAY_DB = 1;
+/** Farther than its partials move apart by themselves: then it is the level that moved, not one of them. */
+const OVER_DOUBT = 1.5;
 const STILL_DB = 0.5;
 const STILL_FRAMES = Math.round(0.4 / FRAME_SECONDS);
 const STILL_TARGET_DB = 1;
@@ -23,6 +25,9 @@ export function swellError({ closeDb, targetDb }: LevelCurve): { rmsDb: number; 
   return { rmsDb: Math.sqrt(square), offsetDb };
 }
 
+/** By how much a level must move to have moved: `leastDb`, or what its partials moving apart (`partialsApartDb`) leaves uncertain. */
+const surely = (leastDb: number, doubtDb: number) => Math.max(leastDb, OVER_DOUBT * doubtDb);
+
 /** Index of the loudest frame of the calm curve, or -1. */
 function loudest({ calmDb }: LevelCurve): number {
   return calmDb.reduce(
@@ -32,14 +37,14 @@ function loudest({ calmDb }: LevelCurve): number {
 }
 
 /**
- * peakOffset in beats, + is late: the middle of the unbroken time within 1 dB of the maximum (smoothed
- * 250 ms) against the written turn. Null where nothing was heard.
+ * peakOffset in beats, + is late: the middle of the unbroken time within 1 dB (or `doubtDb`: how far its partials move apart) of the maximum
+ * (smoothed 250 ms) against the written turn. Null where nothing was heard.
  */
-export function peakOffsetBeats(curve: LevelCurve, turnBeat: number): number | null {
+export function peakOffsetBeats(curve: LevelCurve, turnBeat: number, doubtDb = 0): number | null {
   const { calmDb, beat } = curve;
   const peak = loudest(curve);
   if (peak < 0) return null;
-  const near = (i: number) => calmDb[i] > calmDb[peak] - PEAK_WITHIN_DB;
+  const near = (i: number) => calmDb[i] > calmDb[peak] - Math.max(PEAK_WITHIN_DB, doubtDb);
   let from = peak;
   let to = peak;
   while (from > 0 && near(from - 1)) from--;
@@ -48,14 +53,19 @@ export function peakOffsetBeats(curve: LevelCurve, turnBeat: number): number | n
 }
 
 /**
- * wrongWay: per cent of the swell spent more than 1 dB behind the running extreme (smoothed 250 ms). Growing
- * turns to fading at the loudest moment played, not at the written one: a late peak is told by peakOffset and
+ * wrongWay: per cent of the swell spent more than 1 dB (and one and a half times `doubtDb`: how far its partials move apart) behind the running
+ * extreme (smoothed 250 ms). Growing turns to fading at the loudest moment played, not at the written one: a late peak is told by peakOffset and
  * must not count twice. `shape` says which halves the swell has. Null without frames.
  */
-export function wrongWayPercent(curve: LevelCurve, shape: 'growFade' | 'grow' | 'fade'): number | null {
+export function wrongWayPercent(
+  curve: LevelCurve,
+  shape: 'growFade' | 'grow' | 'fade',
+  doubtDb = 0,
+): number | null {
   const { calmDb } = curve;
   if (calmDb.length === 0) return null;
   const turn = shape === 'grow' ? calmDb.length : shape === 'fade' ? 0 : loudest(curve);
+  const leastDb = surely(WRONG_WAY_DB, doubtDb);
   let extreme = -Infinity;
   let behind = 0;
   calmDb.forEach((level, i) => {
@@ -63,7 +73,7 @@ export function wrongWayPercent(curve: LevelCurve, shape: 'growFade' | 'grow' | 
     const sign = i < turn ? 1 : -1;
     if (i === turn) extreme = -Infinity;
     extreme = Math.max(extreme, sign * level);
-    if (extreme - sign * level > WRONG_WAY_DB) behind++;
+    if (extreme - sign * level > leastDb) behind++;
   });
   return (100 * behind) / calmDb.length;
 }
@@ -78,9 +88,9 @@ export interface Stair {
 
 /**
  * stairs: the calm curve (250 ms) changes less than 0.5 dB for at least 400 ms while the written line moves at
- * least 1 dB, and then the level (before smoothing) moves more than 2 dB farther than the line within 150 ms.
+ * least 1 dB, and then the level (before smoothing) moves more than 2 dB (and one and a half times `doubtDb`) farther than the line within 150 ms.
  */
-export function findStairs({ calmDb, heardDb, targetDb, beat }: LevelCurve): Stair[] {
+export function findStairs({ calmDb, heardDb, targetDb, beat }: LevelCurve, doubtDb = 0): Stair[] {
   const stairs: Stair[] = [];
   for (let start = 0; start + STILL_FRAMES < calmDb.length; start++) {
     let low = calmDb[start];
@@ -106,7 +116,8 @@ export function findStairs({ calmDb, heardDb, targetDb, beat }: LevelCurve): Sta
         stepAt = i;
       }
     }
-    if (stepDb > STEP_DB) stairs.push({ fromBeat: beat[start], toBeat: beat[stepAt], stepDb });
+    if (stepDb > surely(STEP_DB, doubtDb))
+      stairs.push({ fromBeat: beat[start], toBeat: beat[stepAt], stepDb });
     start = end;
   }
   return stairs;
