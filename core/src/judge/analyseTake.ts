@@ -1,3 +1,4 @@
+import { acrossHoles } from './acrossHoles.ts';
 import {
   exerciseUpTo,
   type ExerciseItem,
@@ -34,7 +35,8 @@ import { measureWhole, reachWholeVerdict } from './wholeTake.ts';
 
 /**
  * Judges a finished take: follows its exercise through what was played and measures every item where it was found.
- * `foreign` are the metronome clicks and holes found in its sound: what they touch is not measured. Returns null where
+ * `foreign` are the metronome clicks and holes found in its sound: what they touch is not measured, and short holes
+ * are bridged. Returns null where
  * neither a tone nor a squawk was heard and no air was asked for, and where nobody played: speech, the hum of the mains.
  */
 export function analyseTake(
@@ -43,7 +45,7 @@ export function analyseTake(
   foreign: readonly NonPlayerSpan[],
 ): TakeAnalysis | null {
   const { exercise: readable, unread } = withReadableMarks(asked.exercise);
-  const { track, processing } = unprocessed(heard, readable);
+  const { track, processing } = unprocessed(acrossHoles(heard, foreign), readable);
   const exercise = processing === null ? readable : judgedWithoutLevel(readable);
   const context = exercise === asked.exercise ? asked : { ...asked, exercise };
   const { asWritten, found } = findAsked(track, context, foreign);
