@@ -62,6 +62,8 @@ describe('across a hole of 20 ms', () => {
     expect(pitches(acrossHoles(slur, HOLE))).toEqual(pitches(slur));
     const click = toneOf((i) => (near(i) ? 195 : 200), -3);
     expect(pitches(acrossHoles(click, HOLE))).toEqual(pitches(click));
+    const inVibrato = toneOf((i) => 200 + Math.sin(i), 1.5);
+    expect(pitches(acrossHoles(inVibrato, HOLE))).toEqual(pitches(inVibrato));
     const tongued = toneOf((i) => (near(i) ? NaN : 200), 9);
     expect(pitches(acrossHoles(tongued, HOLE))).toEqual(pitches(tongued));
     const silence = toneOf((i) => (near(i) ? NaN : 200), 60);

@@ -3,12 +3,12 @@ import { centsBetween } from '../horn/index.ts';
 
 /** A busy machine leaves holes no longer than this; longer ones are the player's, or nobody knows. */
 const MOST_SECONDS = 0.03;
-/** The window of the level, and how much more than the hole alone takes off it may be missing: a player's own hole has soft edges, and is deeper. */
+/** The window of the level, and how near to what the hole alone takes off it must be: a player's own hole has soft edges, and is deeper. */
 const LEVEL_SECONDS = 0.05;
-const MOST_MORE_DB = 1.5;
+const NEAR_DB = 1.5;
 /** Half the longest window of the pitch, and the frames by which each is mended from its neighbours. */
 const REACH_SECONDS = 0.063;
-/** A hole takes at least so much off the level around it; a click of the metronome adds to it. */
+/** A hole takes at least so much off the level around it; a click of the metronome adds to it, or falls where the player swings down a little. */
 const LEAST_DIP_DB = 1;
 /** One tone on both sides. */
 const SAME_CENTS = 60;
@@ -37,8 +37,7 @@ export function acrossHoles(track: FrameTrack, foreign: readonly NonPlayerSpan[]
     const [before, after] = [first - 1, last + 1];
     const inHole = Math.round((timeSeconds + lengthSeconds / 2) / FRAME_SECONDS);
     const dipDb = Math.min(levelDb[before], levelDb[after]) - levelDb[inHole];
-    const ofHoleDb = dipOfHoleDb(lengthSeconds);
-    if (dipDb < LEAST_DIP_DB || dipDb > ofHoleDb + MOST_MORE_DB) continue;
+    if (dipDb < LEAST_DIP_DB || Math.abs(dipDb - dipOfHoleDb(lengthSeconds)) > NEAR_DB) continue;
     const [from, to] = [columnValue(f0Hz, before), columnValue(f0Hz, after)];
     if (from === null && to === null) continue;
     if (from !== null && to !== null && Math.abs(centsBetween(to, from)) > SAME_CENTS) continue;
