@@ -1,6 +1,7 @@
 import { createBandFilter, dbFromPower, hannInto, SampleRing } from '../signal/index.ts';
 
-const WINDOW_SECONDS = 0.05;
+/** Length of the Hann window in which a level is told. */
+export const LEVEL_WINDOW_SECONDS = 0.05;
 /** A steep corner at 45 Hz keeps the lowest fundamental (62 Hz) whole and rumble and offset out. */
 const LOW_HZ = 45;
 const HIGH_HZ = 14000;
@@ -18,7 +19,7 @@ export interface LevelMeter {
 /** RMS level of the band 50 Hz-14 kHz of a stream in a 50 ms Hann window, in dBFS. */
 export function createLevelMeter(source: SampleRing, sampleRateHz: number): LevelMeter {
   const stretch = Math.round(STRETCH_SECONDS * sampleRateHz);
-  const length = 2 * Math.round((WINDOW_SECONDS * sampleRateHz) / stretch / 2);
+  const length = 2 * Math.round((LEVEL_WINDOW_SECONDS * sampleRateHz) / stretch / 2);
   const window = new Float64Array(length);
   hannInto(window, length);
   const weight = stretch * window.reduce((sum, value) => sum + value, 0);

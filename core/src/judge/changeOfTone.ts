@@ -99,28 +99,25 @@ export function changeNear(track: FrameTrack, tone: ChangingTone, at: number, re
     const [before, after] = [side(frame - length, frame), side(frame, frame + length)];
     return before.length === 0 || after.length === 0 ? 0 : stepsBetween(track, before, after);
   };
-  const sharpest = (
-    middle: number,
-    away: number,
-    length: number,
-    weight: (frame: number) => number = () => 1,
-  ) => {
+  /** The sharpest change at most so far `away`; at the end of that it counts so much less. */
+  const sharpest = (middle: number, away: number, length: number, lessFar = 0) => {
     let found = { frame: middle, steps: 0 };
     for (let frame = middle - away; frame <= middle + away; frame++) {
-      const steps = weight(frame) * stepsAt(frame, length);
+      const weight = 1 - (lessFar * Math.abs(frame - middle)) / away;
+      const steps = weight * stepsAt(frame, length);
       if (steps > found.steps) found = { frame, steps };
     }
     return found;
   };
-  const weight = (each: number) => 1 - (LESS_FAR * Math.abs(each - at)) / reach;
-  const { frame, steps } = sharpest(at, reach, sides, weight);
+  const { frame, steps } = sharpest(at, reach, sides, LESS_FAR);
   if (steps < HEARD_STEPS) return null;
+  const near = Math.min(sides, NEAR_FRAMES);
+  const exactly = (about: number) => sharpest(about, near, near).frame;
   const onTime = Math.min(reach, ON_TIME_FRAMES);
+  if (Math.abs(frame - at) <= onTime) return exactly(frame);
   const local = Math.min(sides, LOCAL_FRAMES);
   const there = sharpest(at, onTime, local);
-  const isIt = Math.abs(frame - at) <= onTime || there.steps < ON_TIME_SHARE * stepsAt(frame, local);
-  const near = Math.min(sides, NEAR_FRAMES);
-  return sharpest(isIt ? frame : there.frame, near, near).frame;
+  return exactly(there.steps < ON_TIME_SHARE * stepsAt(frame, local) ? frame : there.frame);
 }
 
 /** How much two lots of frames differ in pitch, level and spectrum together, by their means: a step is sharpest where it is made. */

@@ -1,11 +1,9 @@
 import { columnValue, MAX_PARTIAL, type FrameTrack } from '../hearing/index.ts';
 import { median } from '../stats/index.ts';
 import type { ToneSpan } from '../tone/index.ts';
+import { LEAST_SHARE, partialLevels, PARTIALS } from './partialLevels.ts';
 
-/** Partials that every note of the horn has. */
-const PARTIALS = 6;
 const EDGE_FRAMES = 15;
-const LEAST_SHARE = 0.6;
 const EVERY = 3;
 
 /**
@@ -35,16 +33,11 @@ export function evenLevelDb({ columns }: FrameTrack, { first, last }: ToneSpan):
  * How the level of a tone moves from its frame `first` on for `length` frames, by its partials alike: the mean of how far each is from its own
  * middle, in dB. Null where its partials do not stand out.
  */
-export function evenLevelMoves({ columns }: FrameTrack, first: number, length: number): Float64Array | null {
+export function evenLevelMoves(track: FrameTrack, first: number, length: number): Float64Array | null {
   const moves = new Float64Array(length);
   const counts = new Uint8Array(length);
-  for (let k = 0; k < PARTIALS; k++) {
-    const own = Float64Array.from(
-      { length },
-      (_, i) => columnValue(columns.partialsDb, (first + i) * MAX_PARTIAL + k) ?? Number.NaN,
-    );
-    const here = own.filter((db) => !Number.isNaN(db));
-    const middle = here.length < LEAST_SHARE * length ? null : median(here);
+  for (const own of partialLevels(track, first, length)) {
+    const middle = median(own.filter((db) => !Number.isNaN(db)));
     if (middle === null) continue;
     own.forEach((db, i) => {
       if (Number.isNaN(db)) return;

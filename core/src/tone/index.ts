@@ -9,7 +9,7 @@ export { findGaps, type Gap } from './gaps.ts';
 export { airOnsetSeconds, onsetSeconds, quietestRoom, type RoomNoise } from './onset.ts';
 export { fadeMs, MAX_SAG_CENTS, measureRelease, type Release } from './release.ts';
 export { createTakeGate, type TakeGate, type TakeGateConfig, type GateMove } from './takeGate.ts';
-export { frameMask, PITCH_REACH_SECONDS } from './frameMask.ts';
+export { frameMask, framesHearing, PITCH_REACH_SECONDS } from './frameMask.ts';
 export { createSoundWatch, type SoundWatch, type SoundTrouble } from './soundWatch.ts';
 export { phrasesHeard, type HeardPhrase } from './phrasesHeard.ts';
 export { clearSeconds } from './clear.ts';

@@ -1,6 +1,8 @@
 // What every drill is asked, as a table: written, played otherwise, and what a teacher would say. For tests and its command alone.
 export { HEADLINE_DRILLS, type HeadlineDrill, type HeadlineRow } from './headlineRows.ts';
 export {
+  byHand,
+  onlyWanted,
   playAndJudge,
   runRow,
   writtenOf,

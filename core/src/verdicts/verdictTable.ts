@@ -147,6 +147,15 @@ export function runRow(row: VerdictRow, ear: Ear, seed = 7, disturb?: Disturb): 
   return { row, written, analysis, said: saidOf(items), wrong: wrongOf(row, items) };
 }
 
+/** The same by a hand that holds no pitch to half a cent: it wanders, and is flat where it is loud. Each partial goes through the echoes of a room by itself then. */
+export const byHand = (row: VerdictRow): VerdictRow => ({
+  ...row,
+  profile: { jitterCents: 1.5, bendCentsPer10Db: -4, ...row.profile },
+});
+
+/** The same, asked only whether what must be said is: what else is said beside it counts among the takes without a fault. */
+export const onlyWanted = ({ only: _only, never: _never, ...row }: VerdictRow): VerdictRow => row;
+
 const kindsOf = ({ verdict }: ItemAnalysis) => verdict?.findings.map(({ kind }) => kind) ?? [];
 const standsOut = ({ verdict }: ItemAnalysis) => verdict?.findings.filter((each) => !isNeutral(each)) ?? [];
 

@@ -3,8 +3,10 @@ import type { TakeAnalysis } from '@inner-hum/core/judge';
 import { median } from '@inner-hum/core/stats';
 import { disturbances as d, type Disturb } from '@inner-hum/core/testing';
 import {
+  byHand,
   CLEAN_ROWS,
   FAULT_ROWS,
+  onlyWanted,
   runRow,
   writtenOf,
   type Ear,
@@ -58,10 +60,6 @@ const GOAL_FAULTS_EVERY = 5;
 const CLEAN_EVERY = 12;
 const FAULTS_EVERY = 42;
 const SAMPLED_FAULTS_EVERY = 4;
-
-/** No hand holds a pitch to half a cent: it wanders, and is flat where it is loud. Each partial goes through the echoes of a room by itself then. */
-const HAND = { jitterCents: 1.5, bendCentsPer10Db: -4 };
-const byHand = (row: VerdictRow): VerdictRow => ({ ...row, profile: { ...HAND, ...row.profile } });
 
 /** Sampled notes have one colour and no breath that could be asked for, and reach as far as these horns. */
 const SAMPLED_HORNS = new Set(['soprano', 'alto', 'tenor']);
@@ -160,10 +158,7 @@ function measure({ ear, clean, faulty }: Origin, [name, disturb]: Named): TakesR
   const blamed = takes.flatMap(({ row, said, wrong }) =>
     wrong === null ? [] : [`${row.hornId}, ${row.family}: ${said}`],
   );
-  // Only whether it is told: what else is said beside it counts among the clean takes.
-  const named = faulty.filter(
-    ({ only: _only, never: _never, ...row }) => runRow(row, ear, 7, disturb).wrong === null,
-  ).length;
+  const named = faulty.filter((row) => runRow(onlyWanted(row), ear, 7, disturb).wrong === null).length;
   const pairs = takes.map(({ row, analysis }) => [analysis, runRow(row, 'truth').analysis] as const);
   return { name, blamed, named, ...distances(pairs) };
 }

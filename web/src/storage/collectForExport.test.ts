@@ -1,6 +1,6 @@
-import { familyById, phraseExercise, type Exercise } from '@inner-hum/core/exercise';
+import type { Exercise } from '@inner-hum/core/exercise';
 import { FrameTrack } from '@inner-hum/core/hearing';
-import { hornById } from '@inner-hum/core/horn';
+import { writtenOf } from '@inner-hum/core/verdicts';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
   collectRows,
@@ -29,9 +29,7 @@ const take = (id: string, day: string, change: Partial<TakeRecord> = {}): TakeRe
 });
 /** A drill as it is written, and what a take of it says: by its exercise it is found on the shelf. */
 function judgedOf(change: Partial<Exercise>): Partial<TakeRecord> {
-  const swell = familyById('swell');
-  if (!swell) throw new Error('There is no swell.');
-  const exercise = { ...phraseExercise(swell.build(hornById('alto'), {}), 0), ...change };
+  const exercise = { ...writtenOf({ family: 'swell', hornId: 'alto' }), ...change };
   return { context: testContext(exercise), analysis: { items: [] } as unknown as TakeRecord['analysis'] };
 }
 const ids = (rows: readonly object[]) => rows.map((row) => (row as { id?: string }).id);

@@ -1,14 +1,13 @@
 import type { TakeAnalysis } from '@inner-hum/core/judge';
-import { CLEAN_ROWS, runRow } from '@inner-hum/core/verdicts';
+import { playAndJudge, writtenOf } from '@inner-hum/core/verdicts';
 import { expect, it } from 'vitest';
 import { faultOfRow } from './rowChecks.ts';
 import { TEST_TAKE, testContext } from './testTake.ts';
 
 // A take as the judge left it, and what an archive may have made of it.
 
-const row = CLEAN_ROWS.find(({ family, hornId }) => family === 'airThenNote' && hornId === 'alto');
-if (!row) throw new Error('No such drill is in the table.');
-const { written, analysis } = runRow(row, 'truth');
+const written = writtenOf({ family: 'airThenNote', hornId: 'alto' });
+const analysis = playAndJudge(written, { hornId: 'alto' }, 'truth');
 if (!analysis) throw new Error('The drill was not heard.');
 const judged = analysis;
 const take = {
