@@ -11,7 +11,8 @@ export const CHUNK_SECONDS = 0.25;
 /** A take begins: from now on it exists, whatever happens to the page. */
 export async function beginTake(record: TakeRecord): Promise<void> {
   await loadTakeKeys();
-  await database().takes.put(record);
+  // Its keys are written into what is put: the caller's stays as it is.
+  await database().takes.put({ ...record });
 }
 
 /** Adds the next part of a take's sound. */
@@ -34,7 +35,7 @@ export async function finishTake(record: TakeRecord, columns: FrameColumns): Pro
   const db = database();
   await db.transaction('rw', [...dayTables(), db.frames], async () => {
     await db.frames.put({ takeId: record.id, columns });
-    await db.takes.put(record);
+    await db.takes.put({ ...record });
     await rebuildDays([record]);
   });
 }

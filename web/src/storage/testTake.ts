@@ -3,8 +3,8 @@ import type { TakeContext } from '@inner-hum/core/judge';
 import { wallClock } from './moment.ts';
 import type { TakeRecord } from './records.ts';
 
-/** For tests: a take of a second after the epoch in which nothing was written, judged or measured yet. */
-export const TEST_TAKE: TakeRecord = {
+/** For tests: a take of a second after the epoch in which nothing was written, judged or measured yet. Whoever stores it leaves it as it is. */
+export const TEST_TAKE: TakeRecord = Object.freeze<TakeRecord>({
   id: 'a',
   state: 'recording',
   kind: 'exercise',
@@ -32,7 +32,7 @@ export const TEST_TAKE: TakeRecord = {
   playerNote: '',
   recovered: false,
   deletedAt: null,
-};
+});
 
 /** For tests: what an exercise is judged by as long as nothing particular is asked. */
 export const testContext = (exercise: Exercise): TakeContext => ({
