@@ -202,6 +202,14 @@ export const isFigure = (name: string): name is FigureId => Object.hasOwn(FIGURE
 /** The row of a figure by its id, where the compiler does not know which. */
 export const figureRow = (id: FigureId): FigureRow => FIGURES[id];
 
+/** The figures of one kind. */
+export const figuresOf = <Kind extends FigureRow['of']>(kind: Kind) =>
+  ids.filter((id) => figureRow(id).of === kind) as (keyof FiguresOf<Kind>)[];
+
+/** What a note tells of which nothing of a kind can be said. */
+export const noFigures = <Kind extends FigureRow['of']>(kind: Kind) =>
+  Object.fromEntries(figuresOf(kind).map((id) => [id, null])) as FiguresOf<Kind>;
+
 /** The figures that are kept for trends, in the order of their stored rows. */
 export const KEPT_FIGURES = ids
   .filter((id): id is KeptFigure => figureRow(id).kept !== null)

@@ -13,7 +13,7 @@ import type { ToneSpan } from '../tone/index.ts';
 import type { NoteMeasures, NoteStart } from './measures.ts';
 import { measureNote } from './noteMeasures.ts';
 import { joinNotes, readNote } from './noteTrack.ts';
-import { responseMs } from './response.ts';
+import { measureStart } from './noteStart.ts';
 import { readHistory, type TakeEvent } from './takeEvent.ts';
 
 export interface RecordingContext {
@@ -73,19 +73,19 @@ export function analyseRecording(
       span,
       soundingHz,
       writtenMidi,
-      responseMs: responseMs(track, span, target, history.airOnsetSeconds),
+      start: measureStart(track, span, target, history.airOnsetSeconds),
       read: readNote(track, span, target, masked),
     };
   });
   const measured = heard.map(({ read }) => measureNote(read));
   const tubeHz = fingered === null ? null : pitchTarget({ writtenMidi: fingered }, hornId, a4Hz).tubeHz;
   return {
-    notes: heard.map(({ span, soundingHz, writtenMidi, responseMs }, i) => ({
+    notes: heard.map(({ span, soundingHz, writtenMidi, start }, i) => ({
       startSeconds: span.first * FRAME_SECONDS,
       endSeconds: span.last * FRAME_SECONDS,
       writtenMidi,
       soundingHz,
-      measures: { ...measured[i], responseMs, ...stepsBetween(measured[i - 1], measured[i]) },
+      measures: { ...measured[i], ...start, ...stepsBetween(measured[i - 1], measured[i]) },
     })),
     events: events.sort((a, b) => a.timeSeconds - b.timeSeconds),
     measures:

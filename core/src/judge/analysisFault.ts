@@ -1,5 +1,8 @@
 import { FIGURES } from '../figures/index.ts';
-import { EVENTS, HOLD_CAUSES, ITEMS, PAYLOADS, type Field } from './analysisFields.ts';
+import { EVENTS, ITEMS } from './analysisFields.ts';
+import type { Field, Fields } from './fields.ts';
+import { FINDINGS } from './finding.ts';
+import { HOLD_CAUSES } from './hold.ts';
 
 // What a stored analysis must be, so that no reader of it can fail. What another version may have said besides is let be.
 
@@ -13,6 +16,10 @@ const MOST_ITEMS = 20_000;
 const MOST_EVENTS = 50_000;
 const MOST_FINDINGS = 40_000;
 const MOST_WORD = 60;
+
+const FIELDS_OF_FINDINGS = Object.fromEntries(
+  Object.entries(FINDINGS).map(([kind, { fields: told }]) => [kind, told]),
+);
 
 type Plain = Readonly<Record<string, unknown>>;
 
@@ -46,7 +53,7 @@ const isField = (value: unknown, field: Field): boolean => {
   return field.some((word) => word === value);
 };
 
-function fields(value: Plain, wanted: Readonly<Record<string, Field>>, path: string): void {
+function fields(value: Plain, wanted: Fields, path: string): void {
   for (const [name, field] of Object.entries(wanted))
     if (!isField(value[name], field)) fail(`${path}.${name}`);
 }
@@ -58,7 +65,7 @@ function fields(value: Plain, wanted: Readonly<Record<string, Field>>, path: str
 function told(
   value: unknown,
   name: string,
-  kinds: Readonly<Record<string, Record<string, Field>>>,
+  kinds: Readonly<Record<string, Fields>>,
   path: string,
   mayLack = false,
 ) {
@@ -78,7 +85,7 @@ function told(
 function verdict(value: unknown, path: string): Plain {
   const row = object(value, path);
   list(row.findings, MOST_FINDINGS, `${path}.findings`).forEach((finding, i) =>
-    told(finding, 'kind', PAYLOADS, `${path}.findings[${i}]`, true),
+    told(finding, 'kind', FIELDS_OF_FINDINGS, `${path}.findings[${i}]`, true),
   );
   if (typeof row.advice !== 'string' || !/^\w{1,60}$/.test(row.advice)) fail(`${path}.advice`);
   fields(object(row.band, `${path}.band`), { pitchCents: 'number', swellErrorDb: 'number' }, `${path}.band`);

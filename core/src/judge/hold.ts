@@ -5,7 +5,8 @@ import { columnValue } from '../hearing/index.ts';
 import { centsBetween, type PitchTarget } from '../horn/index.ts';
 
 /** Why the good tone ended; `completed`: nothing failed before the tone stopped. */
-export type HoldCause = 'completed' | 'pitch' | 'level' | 'breath' | 'partial' | 'gap';
+export const HOLD_CAUSES = ['completed', 'pitch', 'level', 'breath', 'partial', 'gap'] as const;
+export type HoldCause = (typeof HOLD_CAUSES)[number];
 
 export interface Hold {
   seconds: number;

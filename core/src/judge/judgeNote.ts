@@ -1,4 +1,5 @@
 import { shapeOf, writtenTurnBeat, type NoteItem, type TimedItem } from '../exercise/index.ts';
+import { noFigures } from '../figures/index.ts';
 import { FRAME_SECONDS } from '../hearing/index.ts';
 import { clearSeconds, fadeMs, type ToneSpan } from '../tone/index.ts';
 import { measureGapNoise } from './airNoise.ts';
@@ -12,10 +13,10 @@ import type { JudgeContext } from './judgeContext.ts';
 import { measureLanding } from './landing.ts';
 import { alignNote } from './alignNote.ts';
 import { profileOf } from './match.ts';
-import type { ItemMeasures, LineMeasures } from './measures.ts';
+import type { ItemMeasures } from './measures.ts';
 import { measureNote, NO_ENDS } from './noteMeasures.ts';
 import type { NoteTrack } from './noteTrack.ts';
-import { responseMs } from './response.ts';
+import { measureStart } from './noteStart.ts';
 import { wordColours } from './wordColours.ts';
 import {
   agreedPeakBeats,
@@ -57,22 +58,13 @@ const NO_PITCH = {
   vibratoHz: null,
   vibratoCents: null,
   vibratoRegularity: null,
-  responseMs: null,
+  ...noFigures('start'),
   onsetOffsetMs: null,
   firstPartial: null,
   landingCents: null,
   settleMs: null,
   clearSeconds: null,
 } satisfies Partial<ItemMeasures>;
-
-export const NO_LINE: LineMeasures = {
-  stepDb: null,
-  stepCentroidHarmonics: null,
-  stepCents: null,
-  slurMs: null,
-  overshootCents: null,
-  gapMs: null,
-};
 
 /** Echoes make steps smaller than this. */
 const RINGING_STAIR_DB = 4;
@@ -128,7 +120,7 @@ export function judgeNote(
   const hasEndBeat = endsOnBeat(judging, index);
   const measures: ItemMeasures = {
     ...steady,
-    responseMs: isSlurred ? null : responseMs(track, span, target, history.airOnsetSeconds),
+    ...(isSlurred ? noFigures('start') : measureStart(track, span, target, history.airOnsetSeconds)),
     onsetOffsetMs:
       zero === null || isOwnTime
         ? null
@@ -138,7 +130,7 @@ export function judgeNote(
     firstPartial: first && 'to' in first ? first.to : null,
     clearSeconds: clearSeconds(track, span, onsetSeconds, target.targetHz, judging.tolerance.pitchCents),
     ...measureLanding(track, span, onsetSeconds, target.targetHz),
-    ...NO_LINE,
+    ...noFigures('line'),
     ...(note.bend && measureBend(track, span, isRaised(note.bend), target.targetHz)),
     ...((note.judged?.includes('match') || changesFingersAlone(judging, index)) && {
       profileDb: profileOf(track, span),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { buildSwell, DEFAULT_SCALE, notesOf, scoreOf, type Judged } from '../exercise/index.ts';
+import { noFigures } from '../figures/index.ts';
 import { writtenMidi } from '../horn/index.ts';
-import { NO_LINE } from './judgeNote.ts';
 import type { ItemMeasures } from './measures.ts';
 import { noteFindings } from './noteFindings.ts';
 import type { NoteHeard } from './noteHeard.ts';
@@ -10,7 +10,8 @@ import { decideVerdict } from './verdict.ts';
 import type { TakeEvent } from './takeEvent.ts';
 
 const good: ItemMeasures = {
-  ...NO_LINE,
+  ...noFigures('line'),
+  ...noFigures('start'),
   onsetOffsetMs: null,
   endOffsetMs: null,
   endFadeMs: null,
@@ -18,7 +19,6 @@ const good: ItemMeasures = {
   firstPartial: null,
   landingCents: 2,
   settleMs: 0,
-  responseMs: null,
   centsMean: 1,
   centsSpread: 4,
   withinCents: 7,

@@ -1,4 +1,5 @@
 import { isNeutral, isNotJudged } from './finding.ts';
+import { figuresOf, type FigureId } from '../figures/index.ts';
 import { median } from '../stats/index.ts';
 import type { ItemAnalysis } from './itemAnalysis.ts';
 import type { JudgedNote } from './judgeNote.ts';
@@ -29,6 +30,11 @@ export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly J
   }
   const all = notes.map(({ measures }) => measures);
   const numbers = (values: (number | null)[]) => values.filter((value) => value !== null);
+  const mediansOf = <Name extends FigureId & keyof TakeMeasures>(names: readonly Name[]) =>
+    Object.fromEntries(names.map((name) => [name, median(numbers(all.map((each) => each[name])))])) as Record<
+      Name,
+      number | null
+    >;
   const errors = numbers(all.map(({ swellErrorDb }) => swellErrorDb));
   const squares = errors.reduce((sum, error) => sum + error * error, 0);
   const wrongWay = numbers(all.map(({ wrongWayPercent }) => wrongWayPercent));
@@ -40,16 +46,15 @@ export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly J
   const worst = numbers(all.map(({ stairs }) => stairs.worstDb));
   return {
     ...measureNote(joinNotes(notes.map(({ read }) => read)), { hasCourse: false }),
-    responseMs: median(numbers(all.map(({ responseMs }) => responseMs))),
+    ...mediansOf(figuresOf('start')),
+    ...mediansOf(['levelOffsetDb', 'peakOffsetBeats']),
     swellErrorDb: errors.length === 0 ? null : Math.sqrt(squares / errors.length),
-    levelOffsetDb: median(numbers(all.map(({ levelOffsetDb }) => levelOffsetDb))),
     stairs: {
       count: all.reduce((sum, { stairs }) => sum + stairs.count, 0),
       worstDb: worst.length === 0 ? null : Math.max(...worst),
     },
     wrongWayPercent:
       wrongWay.length === 0 ? null : wrongWay.reduce((sum, each) => sum + each, 0) / wrongWay.length,
-    peakOffsetBeats: median(numbers(all.map(({ peakOffsetBeats }) => peakOffsetBeats))),
     holdSeconds,
     holdBeats: holdSeconds === null ? null : holdSeconds / secondsPerBeat,
     holdCause: longest?.holdCause ?? null,

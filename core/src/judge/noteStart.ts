@@ -1,12 +1,13 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import type { PitchTarget } from '../horn/index.ts';
 import { MIN_TONE_FRAMES, onsetSeconds, partialOf, type ToneSpan } from '../tone/index.ts';
+import type { NoteStart } from './measures.ts';
 
 /**
  * responseMs: from the onset of the air to the onset of the tone on the right partial, which must stay for 50 ms. Null
  * where no air goes before (`airSeconds` null) or the right partial never spoke.
  */
-export function responseMs(
+function responseMs(
   track: FrameTrack,
   span: ToneSpan,
   target: PitchTarget,
@@ -24,3 +25,11 @@ export function responseMs(
   }
   return null;
 }
+
+/** How a note that was begun anew began; `airSeconds`: when its air was first heard, null where none went before. */
+export const measureStart = (
+  track: FrameTrack,
+  span: ToneSpan,
+  target: PitchTarget,
+  airSeconds: number | null,
+): NoteStart => ({ responseMs: responseMs(track, span, target, airSeconds) });
