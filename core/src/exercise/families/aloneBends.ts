@@ -1,12 +1,12 @@
 import { toWritten, type Horn, type SoundingMidi } from '../../horn/index.ts';
 import type { Body } from '../exercise.ts';
-import { defineFamily, downAndBack, note, restOf, type FamilyId } from './family.ts';
+import { defineFamily, downAndBack, note, restOf } from './family.ts';
 import { beatsOption, halfStepsOption, paceOption, tempoOption } from './options.ts';
 
 const MOVED = 7;
 
 /** One pitch held as on the horn, then bent down and brought back by the tongue alone. */
-const alone = (id: FamilyId, body: Body, pitchOf: (horn: Horn) => SoundingMidi) =>
+const alone = <const Id extends string>(id: Id, body: Body, pitchOf: (horn: Horn) => SoundingMidi) =>
   defineFamily({
     id,
     skill: 'voicing',

@@ -8,69 +8,6 @@ import type { HeadlineId } from './headlineId.ts';
 import type { Skill } from './skill.ts';
 import { chosenOf, type Choices, type Chosen, type Options } from './options.ts';
 
-/** Names of the built-in families; they stand in files and addresses. */
-export type FamilyId =
-  | 'airThenNote'
-  | 'lipPositions'
-  | 'mouthpieceAlone'
-  | 'neckAlone'
-  | 'hearHumPlay'
-  | 'intervalTones'
-  | 'swell'
-  | 'longHold'
-  | 'firstHearing'
-  | 'threeZones'
-  | 'chromaticTones'
-  | 'pairedSwells'
-  | 'wideningDown'
-  | 'wideningUp'
-  | 'alternatingSwells'
-  | 'beatsOnOff'
-  | 'quietDescent'
-  | 'octaveRestart'
-  | 'returnToBottom'
-  | 'dropToBottom'
-  | 'vowelSweep'
-  | 'breakDrill'
-  | 'fullScales'
-  | 'scaleEnds'
-  | 'beforeAfter'
-  | 'overtoneEar'
-  | 'overtoneClimb'
-  | 'overtoneSwitch'
-  | 'overtoneHits'
-  | 'overtoneCascade'
-  | 'overtoneScale'
-  | 'fifths'
-  | 'tubeLoop'
-  | 'ownFirst'
-  | 'noteBends'
-  | 'voicedNote'
-  | 'alternation'
-  | 'raisedNotes'
-  | 'insideFingering'
-  | 'ladderHolds'
-  | 'lowTwoWays'
-  | 'subtoneLine'
-  | 'keyRuns'
-  | 'overtoneMatch'
-  | 'openedTone'
-  | 'fullToSubtone'
-  | 'subtoneFromAir'
-  | 'subtoneStarts'
-  | 'subtoneVibrato'
-  | 'vibratoTones'
-  | 'highTries'
-  | 'highImagine'
-  | 'highByOvertone'
-  | 'highByStep'
-  | 'highHold'
-  | 'highSwell'
-  | 'voicingDrop'
-  | 'highScales'
-  | 'chartRun'
-  | 'mouthpieceMove';
-
 /** What a family is good for. */
 export const PURPOSES = ['start', 'hold', 'swell', 'ear', 'voicing', 'line', 'compare'] as const;
 export type Purpose = (typeof PURPOSES)[number];
@@ -80,8 +17,9 @@ export type Home = 'hearing' | 'shelf' | 'subtone' | 'map' | 'mouthpiece';
 export type FamilyTable = 'beforeAfter' | 'everyNote' | 'scaleEnds';
 
 /** A family of drills: one idea of the craft, ready for any horn and range. */
-export interface Family {
-  readonly id: FamilyId;
+export interface Family<Id extends string = string> {
+  /** Its name; it stands in files and addresses. */
+  readonly id: Id;
   /** What it counts as practice of. */
   readonly skill: Skill;
   readonly purposes: readonly Purpose[];
@@ -109,8 +47,8 @@ type Draft = Omit<Partial<Exercise>, 'phrases'> & {
   phrases: (Pick<Phrase, 'items'> & Partial<Phrase>)[];
 };
 
-interface FamilySpec<Own extends Options> {
-  id: FamilyId;
+interface FamilySpec<Id extends string, Own extends Options> {
+  id: Id;
   skill: Skill;
   purposes: readonly Purpose[];
   /** Of subtones it is known. */
@@ -131,7 +69,9 @@ const GATE_OF_SKILL: Partial<Record<Skill, Gate>> = { subtone: 'subtone', overto
  * A family from its options and its writer. Tempo and start are written where they are options. The door for exercises from
  * outside (`parseExercise`) takes thirty times as long as this and changes nothing on it.
  */
-export function defineFamily<Own extends Options>(spec: FamilySpec<Own>): Family {
+export function defineFamily<const Id extends string, Own extends Options>(
+  spec: FamilySpec<Id, Own>,
+): Family<Id> {
   const {
     id,
     skill,

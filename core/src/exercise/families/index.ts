@@ -10,7 +10,7 @@ import { dropToBottom, returnToBottom } from './bottomReturns.ts';
 import { breakDrill } from './breakDrill.ts';
 import { chartRunDrill, mouthpieceMove } from './chartRun.ts';
 import { chromaticTones } from './chromaticTones.ts';
-import type { Family } from './family.ts';
+import type { Family as AnyFamily } from './family.ts';
 import { fifths } from './fifths.ts';
 import { fullScales, highScales, scaleEndDrill } from './fullScales.ts';
 import { hearHumPlay } from './hearHumPlay.ts';
@@ -48,15 +48,7 @@ import { voicedNote } from './voicedNote.ts';
 import { vowelSweep } from './vowelSweep.ts';
 import { wideningDown, wideningUp } from './wideningSwells.ts';
 
-export {
-  completeChoices,
-  PURPOSES,
-  thereAndBack,
-  type Family,
-  type FamilyId,
-  type Home,
-  type Purpose,
-} from './family.ts';
+export { completeChoices, PURPOSES, thereAndBack, type Home, type Purpose } from './family.ts';
 export type { HeadlineId } from './headlineId.ts';
 export { readSofts, softsWord } from './softs.ts';
 export type { Choices, Option, OptionName, Options } from './options.ts';
@@ -65,7 +57,7 @@ export { USUAL_PULL } from './usualPull.ts';
 export { scaleEnds, type ScaleEnd } from './scaleRange.ts';
 
 /** In the order of a sitting: air and ear first, then long notes, then the low end, then overtones and high notes; last what is asked once a month. */
-export const FAMILIES: readonly Family[] = [
+const IN_ORDER = [
   airThenNote,
   lipPositions,
   mouthpieceAlone,
@@ -126,7 +118,12 @@ export const FAMILIES: readonly Family[] = [
   mouthpieceMove,
   beforeAfter,
   firstHearing,
-];
+] as const;
+
+/** Names of the built-in families. */
+export type FamilyId = (typeof IN_ORDER)[number]['id'];
+export type Family = AnyFamily<FamilyId>;
+export const FAMILIES: readonly Family[] = IN_ORDER;
 
 const BY_ID: ReadonlyMap<string, Family> = new Map(FAMILIES.map((family) => [family.id, family]));
 

@@ -1,11 +1,15 @@
-import { defineFamily, note, type FamilyId } from './family.ts';
+import { defineFamily, note } from './family.ts';
 import { beatsOption, halfStepsOption, markOption, noteOption, paceOption, tempoOption } from './options.ts';
 
 /**
  * From one note as soft as possible to as loud as possible, at the peak over to another that fades; that other a half
  * step farther off each time.
  */
-const widening = (id: FamilyId, direction: 1 | -1, isUsual: (lowest: number, highest: number) => number) =>
+const widening = <const Id extends string>(
+  id: Id,
+  direction: 1 | -1,
+  isUsual: (lowest: number, highest: number) => number,
+) =>
   defineFamily({
     id,
     skill: 'swell',
