@@ -1,14 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Pace } from '@inner-hum/core/exercise';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { EndedRoundHeadline, TakeHeadline } from '../../listing/index.ts';
 import { CallWords } from '../../notation/index.ts';
 import { ActionButton, ActionLink, Key } from '../../ui/index.ts';
 import type { SettingsRecord, TakeRecord } from '../../storage/index.ts';
 import { CallIt } from './CallIt.tsx';
-import { RestCount } from './RestCount.tsx';
 import type { ExercisePlay } from './useExercise.ts';
+import { useSession } from '../../session/index.ts';
 
 interface TakeEndingProps {
   settings: SettingsRecord;
@@ -87,4 +87,20 @@ export function TakeEnding({ settings, play, take, after }: TakeEndingProps) {
 function againHint(start: Pace, { source }: SettingsRecord) {
   if (source === 'standIn') return 'swell.againSimulated' as const;
   return start === 'countIn' ? ('swell.againCount' as const) : ('swell.againPlay' as const);
+}
+
+/** How long the rest still lasts, by the audio clock. Not read out: the beat says when it is over. */
+function RestCount({ until }: { until: number }) {
+  const { t } = useTranslation();
+  const { desk } = useSession();
+  const [seconds, setSeconds] = useState(() => until - desk.now());
+  useEffect(() => {
+    const timer = setInterval(() => setSeconds(until - desk.now()), 200);
+    return () => clearInterval(timer);
+  }, [until, desk]);
+  return (
+    <Box fontFamily="heading" fontSize={{ base: 'title', md: 'next' }} lineHeight="1.1" aria-hidden="true">
+      {t('drill.restUntil', { seconds: Math.max(0, Math.ceil(seconds)) })}
+    </Box>
+  );
 }

@@ -1,5 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { EXPERIENCES } from '@inner-hum/core/exercise';
+import { type Experience, EXPERIENCES } from '@inner-hum/core/exercise';
 import { HORN_IDS } from '@inner-hum/core/horn';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useDeferredValue } from 'react';
@@ -8,7 +8,18 @@ import { useNavigate } from 'react-router';
 import { changeSettings, readSettings, type SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, ActionLink, Choice } from '../../ui/index.ts';
 import { LANGUAGE_NAMES, LANGUAGES } from '../../words/index.ts';
-import { startingAs } from './startingAs.ts';
+
+const JUDGED: Record<Experience, SettingsRecord['toleranceId']> = {
+  firstYear: 'relaxed',
+  someYears: 'usual',
+  advanced: 'usual',
+};
+
+/** What an answer to how long one has played sets, before anything is played; each has its own place in the Case. */
+const startingAs = (experience: Experience): Partial<SettingsRecord> => ({
+  experience,
+  toleranceId: JUDGED[experience],
+});
 
 const NAMING: Partial<Record<string, SettingsRecord['naming']>> = { de: 'german', it: 'fixedDo' };
 
