@@ -60,9 +60,9 @@ export const STATEMENTS = {
   even: row(),
   /** Nothing was heard that answers the question. */
   notJudged: row(),
-  /** A browser or a device turned its level up and down: what rests on that is not judged. */
-  levelNotJudged: row<{ processing: SoundProcessing }>(['Ducking', 'Gain'], ({ processing }) =>
-    processing === 'gain' ? 'Gain' : 'Ducking',
+  /** A browser or a device worked on its level: what rests on that is not judged. */
+  levelNotJudged: row<{ processing: SoundProcessing }>(['Ducking', 'Gate', 'Gain'], ({ processing }) =>
+    processing === 'gain' ? 'Gain' : processing === 'gate' ? 'Gate' : 'Ducking',
   ),
   /** One side of a pair was not heard. */
   sideUnheard: row<{ side: string }>(),

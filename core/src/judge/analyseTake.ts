@@ -45,8 +45,8 @@ export function analyseTake(
   foreign: readonly NonPlayerSpan[],
 ): TakeAnalysis | null {
   const { exercise: readable, unread } = withReadableMarks(asked.exercise);
-  const { track, processing } = unprocessed(acrossHoles(heard, foreign), readable);
-  const exercise = processing === null ? readable : judgedWithoutLevel(readable);
+  const { track, processing } = unprocessed(acrossHoles(heard, foreign), readable, foreign);
+  const exercise = processing === null ? readable : judgedWithoutLevel(readable, processing);
   const context = exercise === asked.exercise ? asked : { ...asked, exercise };
   const { asWritten, found } = findAsked(track, context, foreign);
   const beats = exercise.start === 'ownTime' ? playedBeats(asWritten, found) : null;

@@ -1,6 +1,7 @@
-import { columnValue, type FrameTrack } from '../hearing/index.ts';
+import type { FrameTrack } from '../hearing/index.ts';
 import { percentile } from '../stats/index.ts';
 import { hasAutomaticGain } from './automaticGain.ts';
+import { CUT_DB, firstSound } from './noiseGate.ts';
 
 /** What a few seconds of an input say of it: a note, and some quiet after it. */
 export interface InputCheck {
@@ -14,8 +15,6 @@ export interface InputCheck {
 
 export type InputFault = 'silent' | 'tooLoud' | 'tooSoft' | 'noisy' | 'suppression' | 'gain';
 
-/** No microphone is as quiet as this by itself: the silence between sounds was cut to nothing. */
-const CUT_DB = -120;
 const SILENT_DB = -85;
 const TOO_LOUD_DB = -4;
 const TOO_SOFT_DB = -50;
@@ -28,7 +27,7 @@ const TONE_FRAMES = 20;
 /** Judges an input by what was heard of it in a few seconds: level, noise, and what a computer did to it. */
 export function checkInput(track: FrameTrack): InputCheck {
   const { levelDb, f0Hz } = track.columns;
-  const from = Math.max(0, firstSound(track));
+  const from = firstSound(track);
   const levels = levelDb.subarray(from, track.count);
   if (levels.length < LEAST_FRAMES)
     return { loudDb: null, noiseDb: null, hasTone: false, faults: ['silent'] };
@@ -47,10 +46,4 @@ export function checkInput(track: FrameTrack): InputCheck {
     ...(hasAutomaticGain(track) ? (['gain'] as const) : []),
   ];
   return { loudDb, noiseDb, hasTone, faults };
-}
-
-/** The first frame in which anything at all was heard. */
-function firstSound({ columns, count }: FrameTrack): number {
-  for (let i = 0; i < count; i++) if ((columnValue(columns.levelDb, i) ?? CUT_DB) > CUT_DB) return i;
-  return count;
 }

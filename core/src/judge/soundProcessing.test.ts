@@ -5,6 +5,7 @@ import {
   autoGain,
   drone,
   ducking,
+  gate,
   hiss,
   neighbour,
   room,
@@ -74,7 +75,19 @@ describe('a level that was worked on', () => {
     expect(told.length).toBe(CLEAN.length);
   });
 
-  it('leaves what is not of its level to be told', () => {
+  it('is told from silence that was cut to nothing, by whatever cut it, and takes nothing from clean playing', () => {
+    for (const row of CLEAN_ROWS.filter((_row, i) => i % 9 === 2))
+      for (const disturb of [gate(), gate(12), all(room(0.35, 4), gate()), noisy(gate(24))]) {
+        const { analysis } = run(row, disturb);
+        expect(analysis?.processing, `${row.hornId} ${row.family}`).toBe('gate');
+        expect(blamedIn(analysis), `${row.hornId} ${row.family}`).toEqual([]);
+      }
+  });
+
+  it.each([
+    ['dips', ducking()],
+    ['a gate', gate()],
+  ])('by %s, leaves what is not of its level to be told', (_, disturb) => {
     // How a soft start is made is told by its level too.
     const LEVEL = /evel|ardly|stair|place|peak|step|Full|weak|byTongue/;
     const faulty = FAULT_ROWS.filter(({ wanted }) => !LEVEL.test(JSON.stringify(wanted))).filter(
@@ -82,7 +95,7 @@ describe('a level that was worked on', () => {
     );
     expect(faulty.length).toBeGreaterThan(4);
     const lost = faulty.flatMap((row) => {
-      const { wrong, said } = run(onlyWanted(row), noisy(ducking()));
+      const { wrong, said } = run(onlyWanted(row), noisy(disturb));
       return wrong === null ? [] : [`${row.hornId} ${row.family}, ${row.played}: ${said}`];
     });
     expect(lost).toHaveLength(0);

@@ -1,14 +1,15 @@
-import { scoreOf, type Exercise, type Judged } from '../exercise/index.ts';
-import type { FrameTrack } from '../hearing/index.ts';
+import { scoreOf, type Exercise, type ExerciseItem, type Judged } from '../exercise/index.ts';
+import type { FrameTrack, NonPlayerSpan } from '../hearing/index.ts';
 import { hasAutomaticGain } from './automaticGain.ts';
 import { judgedWithout } from './judgedWithout.ts';
 import type { JudgedNote } from './judgeNote.ts';
 import type { TakeMeasures } from './measures.ts';
+import { hasNoiseGate } from './noiseGate.ts';
 import { NO_ENDS } from './noteMeasures.ts';
 import { evenDips, withoutDips } from './withoutDips.ts';
 
-/** What a browser or a device did to the level of a take: turned it down around every click, or turned soft up and loud down. */
-export type SoundProcessing = 'ducking' | 'gain';
+/** What a browser or a device did to the level of a take: turned it down around every click, cut what is soft to nothing, or turned soft up and loud down. */
+export type SoundProcessing = 'ducking' | 'gate' | 'gain';
 
 export interface Unprocessed {
   /** With dips around clicks filled in; else the track itself. */
@@ -18,24 +19,28 @@ export interface Unprocessed {
 }
 
 /** Tells from the frames of a take whether its level was worked on, and fills in what can be. */
-export function unprocessed(track: FrameTrack, exercise: Exercise): Unprocessed {
+export function unprocessed(
+  track: FrameTrack,
+  exercise: Exercise,
+  foreign: readonly NonPlayerSpan[],
+): Unprocessed {
   const dips = evenDips(track, scoreOf(exercise));
   if (dips.length > 0) return { track: withoutDips(track, dips), processing: 'ducking' };
+  if (hasNoiseGate(track, foreign)) return { track, processing: 'gate' };
   return { track, processing: hasAutomaticGain(track) ? 'gain' : null };
 }
 
 const BY_LEVEL: ReadonlySet<Judged> = new Set(['dynamics', 'tone']);
 
-/** An exercise of which nothing is judged that rests on how loud it was. */
-export function judgedWithoutLevel(exercise: Exercise): Exercise {
+/** An exercise of which nothing is judged that rests on how loud it was; nor on how quiet a rest was, where that was worked on. */
+export function judgedWithoutLevel(exercise: Exercise, processing: SoundProcessing): Exercise {
+  const judged = (item: ExerciseItem): ExerciseItem => {
+    if (item.kind === 'note') return { ...item, judged: judgedWithout(item, BY_LEVEL) };
+    return item.kind === 'rest' && processing !== 'ducking' ? { ...item, breath: 'free' } : item;
+  };
   return {
     ...exercise,
-    phrases: exercise.phrases.map((phrase) => ({
-      ...phrase,
-      items: phrase.items.map((item) =>
-        item.kind === 'note' ? { ...item, judged: judgedWithout(item, BY_LEVEL) } : item,
-      ),
-    })),
+    phrases: exercise.phrases.map((phrase) => ({ ...phrase, items: phrase.items.map(judged) })),
   };
 }
 
@@ -59,13 +64,13 @@ export const NO_LEVEL = {
 export function withoutLevel(note: JudgedNote, processing: SoundProcessing): JudgedNote {
   return {
     ...note,
-    // A floor that rises by itself sounds like air.
+    // A floor that rises by itself sounds like air, and air that is cut off like none.
     measures: {
       ...note.measures,
       ...NO_LEVEL,
       endFadeMs: null,
       stepDb: null,
-      ...(processing === 'gain' && { responseMs: null, squawkMs: 0 }),
+      ...(processing !== 'ducking' && { responseMs: null, squawkMs: 0 }),
     },
     events: note.events.filter(({ type }) => type !== 'stair'),
     hairpin: null,

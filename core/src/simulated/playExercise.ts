@@ -1,5 +1,7 @@
 import { secondsPerBeat } from '../exercise/index.ts';
+import { createRandom } from '../signal/index.ts';
 import type { ExerciseRequest } from './exerciseRequest.ts';
+import { microphoneNoise } from './microphoneNoise.ts';
 import { planTones } from './planTones.ts';
 import { playAir, type SimulatedAir } from './playAir.ts';
 import { playSquawk, type SimulatedSquawk } from './playSquawk.ts';
@@ -88,7 +90,7 @@ export function planExercise(request: ExerciseRequest): PlannedPerformance {
 export function playExercise(request: ExerciseRequest): ExercisePerformance {
   const { sampleRateHz, seed } = request;
   const { beatZeroSeconds, lengthSeconds, notes, airs, squawks, items } = planExercise(request);
-  const samples = new Float32Array(Math.round(lengthSeconds * sampleRateHz));
+  const samples = microphoneNoise(Math.round(lengthSeconds * sampleRateHz), createRandom(seed));
   const frames = Math.floor(samples.length / sampleRateHz / FRAME_SECONDS) + 1;
   const f0Hz = new Float64Array(frames).fill(NaN);
   const levelDb = new Float64Array(frames).fill(NaN);

@@ -10,6 +10,9 @@ const HARMONICS = 12;
 /** Bare air, and what goes before a tone, under it. */
 const AIR_UNDER_TONE_DB = 16;
 
+/** The noise of a microphone, of full scale: -90 dB. */
+const MICROPHONE = 3e-5;
+
 const isInBand = (hz: number) => hz >= 500 && hz <= 8000;
 
 const amplitudeOf = (k: number, loudness: number) =>
@@ -23,8 +26,9 @@ export function additiveSound(request: ExerciseRequest): {
   const { sampleRateHz: rate, seed } = request;
   const bandShare = (Math.min(8000, rate / 2) - 500) / (rate / 2);
   const plan = planExercise(request);
-  const samples = new Float32Array(Math.round(plan.lengthSeconds * rate));
   const random = createRandom(seed + 99);
+  const samples = new Float32Array(Math.round(plan.lengthSeconds * rate));
+  for (let n = 0; n < samples.length; n++) samples[n] = MICROPHONE * random.normal();
   const noise = (from: number, to: number, power: (seconds: number) => number) => {
     for (let n = Math.max(0, Math.round(from * rate)); n < Math.min(samples.length, to * rate); n++)
       samples[n] += Math.sqrt(power(n / rate)) * random.normal();

@@ -12,11 +12,13 @@ test('twelve weeks: what a reed change did to the low notes, and a new reed that
   await expect(page.getByTestId('ink').getByText('low notes')).toBeVisible({ timeout: 60_000 });
   const repaired = new Date();
   repaired.setDate(repaired.getDate() - REPAIRED_DAYS_AGO);
-  for (let back = monthOf(new Date()) - 1; back >= monthOf(repaired); back--) {
-    const month = `${Math.floor(back / 12)}-${String((back % 12) + 1).padStart(2, '0')}`;
-    await page.getByRole('button', { name: 'Month before' }).click();
-    await expect(page).toHaveURL(new RegExp(`month=${month}`));
-  }
+  // As quickly as one likes: each press goes back another month, whatever is drawn already.
+  const back = monthOf(new Date()) - monthOf(repaired);
+  await page.getByRole('button', { name: 'Month before' }).evaluate((button: HTMLElement, presses) => {
+    for (let press = 0; press < presses; press++) button.click();
+  }, back);
+  const month = String(repaired.getMonth() + 1).padStart(2, '0');
+  await expect(page).toHaveURL(new RegExp(`month=${repaired.getFullYear()}-${month}`));
   await expect(page.getByText(/repair: G sharp pad/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Trends' }).click();
   await page.getByLabel('Figure').selectOption('Response');

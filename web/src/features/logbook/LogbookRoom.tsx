@@ -18,7 +18,7 @@ export function Component() {
       month={month}
       found={found}
       now={now}
-      onChange={(change) => go(change, { replace: 'words' in change })}
+      onChange={(change) => go(change, { replace: typeof change === 'object' && 'words' in change })}
     />
   );
 }

@@ -2,7 +2,15 @@ import { dayOf } from '../../storage/index.ts';
 import { Box, Flex } from '@chakra-ui/react';
 import { addMonths, eachDayOfInterval, format, parseISO } from 'date-fns';
 import { useTranslation } from 'react-i18next';
-import { ActionButton, ActionLink, Choice, LogbookLinks, RoomHeading, SearchField } from '../../ui/index.ts';
+import {
+  ActionButton,
+  ActionLink,
+  Choice,
+  LogbookLinks,
+  RoomHeading,
+  SearchField,
+  type UrlStateChange,
+} from '../../ui/index.ts';
 import { dateText } from '../../words/index.ts';
 import { InkRows } from './InkRows.tsx';
 import { dayAddress, type MonthLook } from './logbookAddress.ts';
@@ -17,7 +25,7 @@ interface MonthViewProps {
   /** Null while it is searched. */
   found: readonly FoundDay[] | null;
   now: Date;
-  onChange(change: Partial<MonthLook>): void;
+  onChange(change: UrlStateChange<MonthLook>): void;
 }
 
 export function MonthView({ look, month, found, now, onChange }: MonthViewProps) {
@@ -25,8 +33,10 @@ export function MonthView({ look, month, found, now, onChange }: MonthViewProps)
   const { first, last, days, notes, marks, milestones, horns, span, settings } = month;
   const dates = eachDayOfInterval({ start: parseISO(first), end: parseISO(last) }).map((date) => dayOf(date));
   const seconds = [...days.values()].reduce((sum, { playedSeconds }) => sum + playedSeconds, 0);
-  const step = (by: 1 | -1) => format(addMonths(parseISO(first), by), 'yyyy-MM');
-  const isEarliest = span === null || span.first >= first;
+  // From the month that is asked for: the one that is shown may be the one before it for a moment.
+  const step = (by: 1 | -1) =>
+    onChange((standing) => ({ month: format(addMonths(parseISO(`${standing.month}-01`), by), 'yyyy-MM') }));
+  const isEarliest = span === null || span.first >= `${look.month}-01`;
   const isLatest = look.month >= format(now, 'yyyy-MM');
   return (
     <Box maxW="page">
@@ -36,10 +46,10 @@ export function MonthView({ look, month, found, now, onChange }: MonthViewProps)
         aside={days.size > 0 && t('logbook.monthOf', { minutes: Math.round(seconds / 60), count: days.size })}
         end={
           <Flex gap="4" wrap="wrap">
-            <ActionButton look="plain" disabled={isEarliest} onClick={() => onChange({ month: step(-1) })}>
+            <ActionButton look="plain" disabled={isEarliest} onClick={() => step(-1)}>
               {t('logbook.before')}
             </ActionButton>
-            <ActionButton look="plain" disabled={isLatest} onClick={() => onChange({ month: step(1) })}>
+            <ActionButton look="plain" disabled={isLatest} onClick={() => step(1)}>
               {t('logbook.after')}
             </ActionButton>
             <LogbookLinks />
