@@ -49,15 +49,8 @@ export function measureLine(
     return !even || from === null || to === null ? null : to - from;
   };
   const isSamePitch = before.item.writtenMidi === here.item.writtenMidi;
-  const slur = isSlurred
-    ? measureSlur(
-        judging.track,
-        before.span,
-        here.span,
-        judging.masked,
-        judging.roomDecayDbPerSecond !== null,
-      )
-    : null;
+  const rings = judging.roomDecayDbPerSecond !== null;
+  const slur = isSlurred ? measureSlur(judging.track, before.span, here.span, judging.masked, rings) : null;
   return {
     stepDb: levelStep(before, here),
     stepCentroidHarmonics: step('centroidHarmonics'),

@@ -30,7 +30,7 @@ export function noteFindings(heard: NoteHeard): Finding[] {
     ...joins,
     ...startFindings(heard),
     ...levelFindings(heard.level, tolerance),
-    ...restartFindings(measures, tolerance),
+    ...restartFindings(measures, tolerance, heard.ringsMs > 0),
     ...(short.length > 0 ? [] : endFindings(heard)),
     ...beatFindings(heard, slideMs),
     ...askedFindings(note, measures, tolerance),

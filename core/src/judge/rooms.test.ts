@@ -17,7 +17,7 @@ import {
 } from '../testing/disturbances.ts';
 import { levelNotes } from '../testing/levelNotes.ts';
 import { falling, sineSum } from '../testing/sineSum.ts';
-import { byHand, CLEAN_ROWS, FAULT_ROWS, runRow, type VerdictRow } from '../verdicts/index.ts';
+import { byHand, CLEAN_ROWS, FAULT_ROWS, onlyWanted, runRow, type VerdictRow } from '../verdicts/index.ts';
 import { analyseTake, isNeutral } from './index.ts';
 
 const RATE = 24000;
@@ -181,6 +181,20 @@ const ONCE_BLAMED_BY_HAND: readonly [room: string, hornId: string, family: strin
 
 it.each(ONCE_BLAMED_BY_HAND)('in %s leaves %s %s by a hand alone: %s', (place, hornId, family) =>
   expectAlone(place, hornId, family, byHand),
+);
+
+it.each(ROOMS)(
+  'names how a note was begun anew, and nothing that the room did to it, in %s',
+  (_, disturb) => {
+    const rows = FAULT_ROWS.filter(({ played }) =>
+      /^restarts (22 cents flat|darker|10 dB softer)/.test(played),
+    );
+    expect(rows.length).toBeGreaterThan(8);
+    for (const row of rows) {
+      const { wrong, said } = runRow(onlyWanted(row), toned(row), 7, disturb);
+      expect(wrong, `${row.hornId}, ${row.played}: ${said}`).toBeNull();
+    }
+  },
 );
 
 it('does not take a tone that goes on softer for the tail of the louder one', () => {

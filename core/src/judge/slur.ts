@@ -1,6 +1,7 @@
 import { columnValue, FRAME_SECONDS, type FrameTrack } from '../hearing/index.ts';
 import { median } from '../stats/index.ts';
 import { findGaps, type ToneSpan } from '../tone/index.ts';
+import { dipAtSlurMs } from './dipAtSlur.ts';
 
 const NEAR_CENTS = 20;
 /** The old pitch is read in the last 0.35 s, the new one in 0.6 s, which may begin with a slide. */
@@ -51,8 +52,10 @@ export function measureSlur(
     first: Math.max(before.first, before.last - near),
     last: Math.min(after.last, after.first + near),
   };
-  const gaps = findGaps(track, around, masked, rings);
-  const gapMs = 1000 * gaps.reduce((sum, { lengthSeconds }) => sum + lengthSeconds, 0);
+  // Where two tones ring over each other pitch is lost without a hole.
+  const gapMs = rings
+    ? dipAtSlurMs(track, before, after, masked)
+    : 1000 * findGaps(track, around, masked).reduce((sum, { lengthSeconds }) => sum + lengthSeconds, 0);
   if (old === null || fresh === null || old === fresh) return { slurMs: null, overshootCents: null, gapMs };
 
   const way = Math.sign(fresh - old);
@@ -66,7 +69,7 @@ export function measureSlur(
   const left = lastNear();
   const arrives = lastOutside();
   const slurMs =
-    gaps.length > 0 || left === null || arrives === null
+    gapMs > 0 || left === null || arrives === null
       ? null
       : Math.max(0, 1000 * FRAME_SECONDS * (arrives - left));
   let most = 0;

@@ -42,6 +42,7 @@ describe('a level that was worked on', () => {
   it.each([
     ['another horn', neighbour(25)],
     ['a drone', drone(25, 146.83)],
+    ['a hall', all(room(1.8, 6), hiss(40))],
   ])('is not what %s makes in the holes between tongued notes', (_, disturb) => {
     const tongued = CLEAN_ROWS.filter(({ family }) => ['lowTwoWays', 'overtoneScale'].includes(family));
     expect(tongued.length).toBeGreaterThan(1);

@@ -64,13 +64,13 @@ export const NO_LEVEL = {
 export function withoutLevel(note: JudgedNote, processing: SoundProcessing): JudgedNote {
   return {
     ...note,
-    // A floor that rises by itself sounds like air, and air that is cut off like none.
+    // A floor that rises by itself sounds like air, and air that is cut off like none; what is turned down is nearer to the room.
     measures: {
       ...note.measures,
       ...NO_LEVEL,
       endFadeMs: null,
       stepDb: null,
-      ...(processing !== 'ducking' && { responseMs: null, squawkMs: 0 }),
+      ...(processing === 'ducking' ? { noiseToHarmonicDb: null } : { responseMs: null, squawkMs: 0 }),
     },
     events: note.events.filter(({ type }) => type !== 'stair'),
     hairpin: null,

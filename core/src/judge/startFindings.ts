@@ -16,7 +16,7 @@ const SUBTONE_AIR_MS = 800;
 export function joinFindings({ measures: m, tolerance, ringsMs }: NoteHeard): Finding[] {
   const found: Finding[] = [];
   const overMs = JOIN_RINGS * ringsMs;
-  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS + overMs) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
+  if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
   else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS + overMs)
     found.push({ kind: 'slowSlur', ms: m.slurMs });
   const bands = ringsMs > 0 ? RINGING_OVERSHOOT_BANDS : OVERSHOOT_BANDS;

@@ -17,7 +17,7 @@ export const TOLERANCES: Record<ToleranceId, Tolerance> = {
 };
 
 /** In a room that rings, the place of the microphone makes a tone louder or softer by so much as its pitch moves. */
-const RINGING_DB = 3.5;
+export const RINGING_DB = 3.5;
 /** A tone stands out of the one before where that has sunk by so much. */
 const UNDER_NEXT_DB = 10;
 

@@ -22,6 +22,10 @@ const SAME_SHARE = 0.7;
 const LEAST_DIPS = 4;
 const EVEN_SECONDS = 0.035;
 const MOST_PERIOD_SECONDS = 2.5;
+/** A new note stands clear of what rings of the old one. */
+const CLEAR_FRAMES = Math.round(0.15 / FRAME_SECONDS);
+/** So many of them within a note. */
+const LEAST_WITHIN = 2;
 /** Of all places within tones at which there should be one. */
 const THERE = 0.75;
 
@@ -45,7 +49,9 @@ export function evenDips(track: FrameTrack, score: readonly TimedItem[]): ToneSp
     return sum + Math.max(0, to - from + 1);
   }, 0);
   const isTrain = even.length >= LEAST_DIPS && even.length >= THERE * Math.max(places, dips.length);
-  return isTrain ? even : [];
+  // Those between one note and the next may be the tongue's, in time.
+  const isTongue = mayBeTongued(score) && even.filter((dip) => isOfOneNote(track, dip)).length < LEAST_WITHIN;
+  return isTrain && !isTongue ? even : [];
 }
 
 /** Notes begun anew on one pitch, and swings of the breath, are dips of the player's own. */
@@ -92,6 +98,17 @@ function dipsIn(track: FrameTrack, { first, last }: ToneSpan): ToneSpan[] {
   }
   return dips;
 }
+
+/** Whether a note follows another and is not slurred to it. */
+const mayBeTongued = (score: readonly TimedItem[]) =>
+  score.some(
+    ({ item }, i) =>
+      i > 0 && item.kind === 'note' && item.attack !== 'slurred' && score[i - 1].item.kind === 'note',
+  );
+
+/** Whether the same pitch is heard on both sides of a dip, where a new one would stand clear. */
+const isOfOneNote = ({ columns: { f0Hz } }: FrameTrack, { first, last }: ToneSpan) =>
+  Math.abs(centsBetween(f0Hz[last + CLEAR_FRAMES], f0Hz[first - 1])) < SAME_CENTS;
 
 /** Whether it is the tone itself that is softer between two frames: what is heard in a hole between two notes is somebody else. */
 function keepsPitch({ columns: { f0Hz } }: FrameTrack, start: number, end: number): boolean {

@@ -10,6 +10,7 @@ export { createNoteCourse } from './noteCourse.ts';
 export { createHarmonicShape, shapeHarmonicsInto } from './spectrum.ts';
 export { highHabit, highHabits } from './highHabits.ts';
 export { inItsOwnTime } from './inItsOwnTime.ts';
+export { microphoneNoise } from './microphoneNoise.ts';
 export { movedHabits } from './movedHabits.ts';
 export { type FaultKind, type ItemFault } from './faults.ts';
 export { STEADY_HAND, WARM_UP, PROFILES, type SimulatedProfile, type ProfileId } from './profile.ts';

@@ -1,5 +1,5 @@
 import { createRandom, powerFromDb } from '../signal/index.ts';
-import { createNoteCourse, planExercise, type ExerciseRequest } from '../simulated/index.ts';
+import { createNoteCourse, microphoneNoise, planExercise, type ExerciseRequest } from '../simulated/index.ts';
 import { sineSum } from './sineSum.ts';
 
 // Sound that the simulated player did not make: the same courses of pitch, level and breath by another instrument.
@@ -9,9 +9,6 @@ const HARMONICS = 12;
 
 /** Bare air, and what goes before a tone, under it. */
 const AIR_UNDER_TONE_DB = 16;
-
-/** The noise of a microphone, of full scale: -90 dB. */
-const MICROPHONE = 3e-5;
 
 const isInBand = (hz: number) => hz >= 500 && hz <= 8000;
 
@@ -27,8 +24,7 @@ export function additiveSound(request: ExerciseRequest): {
   const bandShare = (Math.min(8000, rate / 2) - 500) / (rate / 2);
   const plan = planExercise(request);
   const random = createRandom(seed + 99);
-  const samples = new Float32Array(Math.round(plan.lengthSeconds * rate));
-  for (let n = 0; n < samples.length; n++) samples[n] = MICROPHONE * random.normal();
+  const samples = microphoneNoise(Math.round(plan.lengthSeconds * rate), random);
   const noise = (from: number, to: number, power: (seconds: number) => number) => {
     for (let n = Math.max(0, Math.round(from * rate)); n < Math.min(samples.length, to * rate); n++)
       samples[n] += Math.sqrt(power(n / rate)) * random.normal();

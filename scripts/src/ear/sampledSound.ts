@@ -1,5 +1,5 @@
 import { createRandom, powerFromDb } from '@inner-hum/core/signal';
-import { createNoteCourse, planExercise } from '@inner-hum/core/simulated';
+import { createNoteCourse, microphoneNoise, planExercise } from '@inner-hum/core/simulated';
 import type { SoundMaker } from '@inner-hum/core/verdicts';
 import { STEP_SECONDS, type SampledNote } from './sampledNote.ts';
 
@@ -52,8 +52,8 @@ export const sampledSound =
   (request) => {
     const { sampleRateHz: rate, seed } = request;
     const plan = planExercise(request);
-    const samples = new Float32Array(Math.round(plan.lengthSeconds * rate));
     const random = createRandom(seed + 99);
+    const samples = microphoneNoise(Math.round(plan.lengthSeconds * rate), random);
     const air = (from: number, to: number, db: number) => {
       for (let n = Math.max(0, Math.round(from * rate)); n < Math.min(samples.length, to * rate); n++)
         samples[n] += Math.sqrt(powerFromDb(db)) * random.normal();
