@@ -26,7 +26,7 @@ export interface Slur {
  * From one note to the next without a new start. slurMs: from leaving the old pitch by 20 cents to staying within 20
  * cents of the new one, read between frames; null where there is a hole in the sound. overshootCents: how far the pitch
  * goes past the new one in the 300 ms after it first reaches it, in the direction of the change. gapMs: holes in the
- * sound within 0.3 s of the change. The window of the pitch (up to 85 ms on low notes) widens a change: see `npm run bench`.
+ * sound within 0.3 s of the change; where the room rings (`rings`), how long its level sank there (`dipAtSlurMs`). The window of the pitch (up to 85 ms on low notes) widens a change: see `npm run bench`.
  */
 export function measureSlur(
   track: FrameTrack,

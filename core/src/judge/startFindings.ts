@@ -15,9 +15,8 @@ const SUBTONE_AIR_MS = 800;
 /** How it was reached out of the note before: by a hole, by a slide, past its pitch, by a squawk. */
 export function joinFindings({ measures: m, tolerance, ringsMs }: NoteHeard): Finding[] {
   const found: Finding[] = [];
-  const overMs = JOIN_RINGS * ringsMs;
   if (m.gapMs !== null && m.gapMs > SLUR_GAP_MS) found.push({ kind: 'slurGap', lengthMs: m.gapMs });
-  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS + overMs)
+  else if (m.slurMs !== null && m.slurMs > SLOW_SLUR_MS + JOIN_RINGS * ringsMs)
     found.push({ kind: 'slowSlur', ms: m.slurMs });
   const bands = ringsMs > 0 ? RINGING_OVERSHOOT_BANDS : OVERSHOOT_BANDS;
   if (m.overshootCents !== null && m.overshootCents > bands * tolerance.pitchCents)

@@ -177,7 +177,6 @@ describe('in a room that rings', () => {
     ['an end that the room makes later', { endOffsetMs: 300 }, live, 'endBeat'],
     ['an end that the room lets fade', { endOffsetMs: 0, endFadeMs: 600 }, live, 'endFades'],
     ['a change over what rings', { slurMs: 180 }, live, 'slowSlur'],
-    ['a hole that echoes make', { gapMs: 110 }, live, 'slurGap'],
     ['two pitches that pull at each other', { overshootCents: 45 }, live, 'overshoot'],
     ['air that rang on under a soft end', { softEndBreathDb: -3 }, live, 'airySoftEnd'],
     ['a loudest moment that echoes move', { peakOffsetBeats: 0.4 }, live, 'peak'],
@@ -192,6 +191,8 @@ describe('in a room that rings', () => {
     ['an end that came early', { endOffsetMs: -200 }, 'endBeat'],
     ['an end far too late', { endOffsetMs: 500 }, 'endBeat'],
     ['a slide', { slurMs: 300 }, 'slowSlur'],
+    // What echoes make is not measured as one: see `dipAtSlur.test.ts`.
+    ['a hole at a slur', { gapMs: 110 }, 'slurGap'],
     ['air all along', { softEndBreathDb: 3 }, 'airySoftEnd'],
   ] as const)('still tells %s', (_, change, kind) => {
     expect(kinds(change, [], live)).toContain(kind);
