@@ -1,37 +1,59 @@
 import { expect, it } from 'vitest';
-import { listenTo, type FrameTrack, type NonPlayerSpan } from '../hearing/index.ts';
+import { findHoles, listenTo } from '../hearing/index.ts';
 import { createRandom } from '../signal/index.ts';
 import { firstSound, hasNoiseGate } from './noiseGate.ts';
 
 const RATE = 24000;
 
-/** Four seconds: a tone from 1 to 2 s and from 2.5 to 3 s, over white noise of this level that is cut to nothing in these spans. */
-function heard(noiseDb: number, cuts: readonly (readonly [from: number, to: number])[] = []): FrameTrack {
+type Cut = readonly [from: number, to: number, fadeSeconds?: number];
+
+/**
+ * Four seconds: a tone from 1 to 2 s and from 2.5 to 3 s, over white noise of this level, cut to nothing in these spans: at once, or over
+ * some time.
+ */
+function sounding(noiseDb: number, cuts: readonly Cut[] = []): Float32Array {
   const random = createRandom(3);
-  const samples = Float32Array.from({ length: 4 * RATE }, (_, n) => {
+  return Float32Array.from({ length: 4 * RATE }, (_, n) => {
     const seconds = n / RATE;
-    if (cuts.some(([from, to]) => seconds >= from && seconds < to)) return 0;
+    const gains = cuts.map(([from, to, fade = 0]) =>
+      seconds >= from && seconds < to
+        ? 0
+        : seconds < from && fade > 0
+          ? Math.min(1, (from - seconds) / fade)
+          : 1,
+    );
     const sounds = (seconds > 1 && seconds < 2) || (seconds > 2.5 && seconds < 3);
     const tone = sounds ? 0.05 * Math.sin(2 * Math.PI * 233 * seconds) : 0;
-    return tone + 10 ** (noiseDb / 20) * random.normal();
+    return Math.min(1, ...gains) * (tone + 10 ** (noiseDb / 20) * random.normal());
   });
-  return listenTo(samples, RATE);
 }
 
-const hole = (timeSeconds: number, lengthSeconds: number): NonPlayerSpan => ({ timeSeconds, lengthSeconds });
+const heard = (noiseDb: number, cuts: readonly Cut[] = []) => listenTo(sounding(noiseDb, cuts), RATE);
 
-it.each<[what: string, isGate: boolean, track: FrameTrack, foreign?: NonPlayerSpan[]]>([
-  ['the noise of a room', false, heard(-70)],
-  ['the quietest microphone', false, heard(-98)],
-  ['silence between two tones', true, heard(-60, [[2.05, 2.45]])],
-  ['silence after the last one', true, heard(-60, [[3.05, 4]])],
-  ['an input that opens late', false, heard(-60, [[0, 0.9]])],
-  ['a hole of a busy machine', false, heard(-60, [[2.2, 2.28]])],
-  ['a long hole that is known', false, heard(-60, [[2.1, 2.4]]), [hole(2.1, 0.3)]],
-  ['a long hole beside a known one', true, heard(-60, [[2.05, 2.45]]), [hole(3.4, 0.3)]],
-  ['nothing at all', false, heard(-60, [[0, 4]])],
-])('%s: a gate, %s', (_, isGate, track, foreign = []) => {
-  expect(hasNoiseGate(track, foreign)).toBe(isGate);
+it.each<[what: string, isGate: boolean, noiseDb: number, cuts?: readonly Cut[]]>([
+  ['the noise of a room', false, -70],
+  ['the quietest microphone', false, -98],
+  ['silence between two tones', true, -60, [[2.05, 2.45, 0.01]]],
+  ['silence that comes slowly', true, -60, [[2.15, 2.45, 0.1]]],
+  ['silence after the last one', true, -60, [[3.05, 4, 0.01]]],
+  ['an input that opens late', false, -60, [[0, 0.9]]],
+  ['a hole of a busy machine', false, -60, [[2.2, 2.28]]],
+  ['a machine that halted within a tone', false, -60, [[1.3, 1.7]]],
+  ['one that halted within a rest', false, -60, [[3.3, 3.7]]],
+  ['an input that was muted within a tone, until the end', false, -60, [[2.8, 4]]],
+  [
+    'a gate in a take with such a hole',
+    true,
+    -60,
+    [
+      [1.3, 1.6],
+      [3.05, 4, 0.01],
+    ],
+  ],
+  ['nothing at all', false, -60, [[0, 4]]],
+])('%s: a gate, %s', (_, isGate, noiseDb, cuts = []) => {
+  const samples = sounding(noiseDb, cuts);
+  expect(hasNoiseGate(listenTo(samples, RATE), findHoles(samples, RATE))).toBe(isGate);
 });
 
 it('finds where anything is heard first', () => {
