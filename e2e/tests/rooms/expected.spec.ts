@@ -185,3 +185,13 @@ demoTest('in the colours that the system forces, the map is drawn in them', asyn
   });
   expect(await page.locator(`main svg [fill="${colours}"]`).count()).toBeGreaterThan(10);
 });
+
+demoTest('an address that no room has says so, and leads on', async ({ page }) => {
+  for (const address of ['/nothing', '/stand/drill/nothing', '/shelf/family/nothing?note=60']) {
+    await visit(page, address);
+    await expect(page.getByRole('heading', { level: 1, name: 'There is nothing here' })).toBeVisible();
+    await expect(page).toHaveTitle(/There is nothing here/);
+  }
+  await page.getByRole('main').getByRole('link', { name: 'Shelf' }).click();
+  await expect(page).toHaveURL(/\/shelf$/);
+});

@@ -79,7 +79,7 @@ export function createRouter(door: SessionDoor) {
               }),
             },
             { path: 'case/calibrate', lazy: room(() => import('../features/case/CalibrateRoom.tsx')) },
-            { path: '*', element: <Navigate to="/stand" replace /> },
+            { path: '*', lazy: room(() => import('../features/nowhere/NowhereRoom.tsx')) },
           ],
         },
       ],

@@ -16,6 +16,7 @@ export { nextTempo } from './nextTempo.ts';
 export { OptionFields } from './OptionFields.tsx';
 export { typedNote } from './typedNote.ts';
 export { NumberField } from './NumberField.tsx';
+export { NothingHere } from './NothingHere.tsx';
 export { NoteField } from './NoteField.tsx';
 export { TempoField } from './TempoField.tsx';
 export { MarkField } from './MarkField.tsx';

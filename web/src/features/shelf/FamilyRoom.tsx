@@ -1,4 +1,4 @@
-import { FAMILIES, familyById, type Choices } from '@inner-hum/core/exercise';
+import { familyById, type Choices, type Family } from '@inner-hum/core/exercise';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -6,19 +6,23 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { askedDrill, drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
 import { familyName } from '../../notation/index.ts';
-import { currentSearch } from '../../ui/index.ts';
+import { currentSearch, NothingHere } from '../../ui/index.ts';
 import { useSoftestMarks } from './useSoftestMarks.ts';
 import { FamilyView } from './FamilyView.tsx';
 
 /** One family read closely: all its choices, its music, and from here to the Stand, to paper or to a copy of one's own. */
 export function Component() {
+  const { familyId = '' } = useParams();
+  const family = familyById(familyId);
+  return family ? <FamilyOf family={family} /> : <NothingHere />;
+}
+
+function FamilyOf({ family }: { family: Family }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const { familyId = '' } = useParams();
   const [search] = useSearchParams();
   const settings = useLiveQuery(readSettings);
   const last = useLiveQuery(lastTakes);
-  const family = familyById(familyId) ?? FAMILIES[0];
   const softestMarks = useSoftestMarks();
   const horn = settings && playersHorn(settings);
   const read = useMemo(() => {

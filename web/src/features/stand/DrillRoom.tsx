@@ -1,7 +1,9 @@
-import { FAMILIES, familyById } from '@inner-hum/core/exercise';
+import { Box } from '@chakra-ui/react';
+import { familyById } from '@inner-hum/core/exercise';
 import { useParams } from 'react-router';
 import { playersHorn } from '../../addresses/index.ts';
 import { useSetup } from '../../session/index.ts';
+import { NothingHere } from '../../ui/index.ts';
 import { DrillPlay } from './DrillPlay.tsx';
 import { NoRoom } from './NoRoom.tsx';
 
@@ -9,8 +11,14 @@ import { NoRoom } from './NoRoom.tsx';
 export function Component() {
   const setup = useSetup();
   const { familyId = '' } = useParams();
-  const family = familyById(familyId) ?? FAMILIES[0];
+  const family = familyById(familyId);
   if (!setup) return null;
+  if (!family)
+    return (
+      <Box as="main" px={{ base: '4', md: '8' }} pt="6">
+        <NothingHere />
+      </Box>
+    );
   // What speaks is asked of the whole horn, whatever of it is practised now.
   const isHearing = family.home === 'hearing';
   const horn = playersHorn(isHearing ? { ...setup.settings, ranges: {} } : setup.settings);

@@ -1,0 +1,2 @@
+/** An address that leads nowhere. */
+export { NothingHere as Component } from '../../ui/index.ts';
