@@ -1,10 +1,9 @@
 import type { NoteNaming } from '@inner-hum/core/horn';
-import { useEffect, useRef, useState } from 'react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import { useRibbonPalette } from '../ribbon/index.ts';
 import type { EngravedPhrase } from './engraved.ts';
-import { loadEngraver, type Engraver } from './loadEngraver.ts';
+import { type Engraver, loadEngraver } from './loadEngraver.ts';
 import { useEngravingWords } from './useEngravingWords.ts';
-import { useNearView } from './useNearView.ts';
 
 interface EngravingProps {
   phrases: readonly EngravedPhrase[];
@@ -55,4 +54,22 @@ export function Engraving(props: EngravingProps) {
       data-engraved={engraver ? 'yes' : 'no'}
     />
   );
+}
+
+/** So far below the window a thing is made ready to be seen. */
+const AHEAD = '400px';
+
+/** Whether an element has ever come near the window; once it has, it stays so. */
+function useNearView(element: RefObject<Element | null>): boolean {
+  const [isNear, setNear] = useState(false);
+  useEffect(() => {
+    if (isNear || !element.current) return undefined;
+    const observer = new IntersectionObserver(
+      (entries) => entries.some(({ isIntersecting }) => isIntersecting) && setNear(true),
+      { rootMargin: AHEAD },
+    );
+    observer.observe(element.current);
+    return () => observer.disconnect();
+  }, [element, isNear]);
+  return isNear;
 }

@@ -1,12 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
-  MOST_ITEMS,
-  phraseBeats,
-  ITEM_KINDS,
-  transposed,
   type Exercise,
   type ExerciseItem,
+  ITEM_KINDS,
+  MOST_ITEMS,
   type Phrase,
+  phraseBeats,
+  transposed,
 } from '@inner-hum/core/exercise';
 import type { Horn, NoteNaming } from '@inner-hum/core/horn';
 import { useMemo } from 'react';
@@ -17,7 +17,6 @@ import { ActionButton, Choice, NumberField } from '../../ui/index.ts';
 import { ItemFields } from './ItemFields.tsx';
 import { ItemRow } from './ItemRow.tsx';
 import { newItem } from './newItem.ts';
-import { OctaveButtons } from './OctaveButtons.tsx';
 import { onePhrase } from './onePhrase.ts';
 import { ShapeBrush } from './ShapeBrush.tsx';
 
@@ -166,5 +165,21 @@ export function PhraseEditor(props: PhraseEditorProps) {
         <Engraving naming={naming} phrases={music} width={room} label={t('builder.music')} />
       </Box>
     </Box>
+  );
+}
+
+
+/** A note or a phrase an octave down or up. */
+function OctaveButtons({ onMove }: { onMove(halfSteps: number): void }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ActionButton look="plain" onClick={() => onMove(-OCTAVE)}>
+        {t('builder.octaveDown')}
+      </ActionButton>
+      <ActionButton look="plain" onClick={() => onMove(OCTAVE)}>
+        {t('builder.octaveUp')}
+      </ActionButton>
+    </>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { skillOf, type Exercise } from '@inner-hum/core/exercise';
+import { type Exercise, familyById, phraseExercise, skillOf, tellingPhrase } from '@inner-hum/core/exercise';
 import type { Horn } from '@inner-hum/core/horn';
 import type { SheetLine } from '@inner-hum/core/plan';
 import { useTranslation } from 'react-i18next';
@@ -9,8 +9,20 @@ import type { SettingsRecord } from '../../storage/index.ts';
 import { exerciseName, familyName, nameOnNote } from '../../notation/index.ts';
 import { ActionButton, ActionLink } from '../../ui/index.ts';
 import { LineHeadline } from './LineHeadline.tsx';
-import { lineShape } from './lineShape.ts';
 import { reasonText } from './reasonText.ts';
+
+/** The phrase that tells what a line is; null where there is nothing written, or a family has no room on this horn. */
+function lineShape(
+  { family: id, item }: Pick<SheetLine, 'family' | 'item'>,
+  own: Exercise | null,
+  horn: Horn,
+): Exercise | null {
+  if (own) return phraseExercise(own, tellingPhrase(own));
+  const family = id && familyById(id);
+  if (!family) return null;
+  const whole = family.build(horn, item?.choices);
+  return phraseExercise(whole, tellingPhrase(whole));
+}
 
 interface LineRowProps {
   line: SheetLine;
