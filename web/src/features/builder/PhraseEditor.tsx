@@ -168,7 +168,6 @@ export function PhraseEditor(props: PhraseEditorProps) {
   );
 }
 
-
 /** A note or a phrase an octave down or up. */
 function OctaveButtons({ onMove }: { onMove(halfSteps: number): void }) {
   const { t } = useTranslation();
