@@ -2,7 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { FrameTrack } from '../hearing/index.ts';
 import { measureNote } from './noteMeasures.ts';
 import { readNote, type NoteTrack } from './noteTrack.ts';
-import { pitchSlopeCentsPer10Db, centsAtEnd, centsOverall, dynamicSpanDb } from './pitchMeasures.ts';
+import {
+  centsAtEnd,
+  centsOverall,
+  dynamicSpanDb,
+  pitchSlopeCentsPer10Db,
+  softEndBreathDb,
+} from './pitchMeasures.ts';
 
 const FRAMES = 800;
 
@@ -35,6 +41,17 @@ describe('cents over the steady part', () => {
 });
 
 describe('the two ends', () => {
+  it.each([
+    ['all frames', 1, -20],
+    ['most of them', 0.6, -20],
+    ['few of them', 0.3, null],
+    ['none', 0, null],
+  ])('reads breath where it is softest, where %s tell', (_, share, breathDb) => {
+    const note = noteOf(() => 0, swell);
+    const told = note.noiseToHarmonicDb.map((db, i) => (i % 10 < 10 * share ? db : Number.NaN));
+    expect(softEndBreathDb({ ...note, noiseToHarmonicDb: told })).toBe(breathDb);
+  });
+
   it('reads pitch where it is softest and loudest', () => {
     const note = noteOf((i) => (swell(i) > -22.5 ? -14 : swell(i) < -37.5 ? 11 : 0), swell);
     // The ends reach 3 dB to either side of the 5th and 95th percentile (-39 and -21 dBFS).

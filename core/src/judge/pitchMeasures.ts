@@ -34,15 +34,16 @@ export function firstToLastCents({ cents }: NoteTrack): number | null {
   return first === null || last === null ? null : last - first;
 }
 
-/** softEndBreathDb: median noise against tone of the frames within 3 dB of the 5th percentile of level. Null where none has a pitch. */
+/**
+ * softEndBreathDb: median noise against tone of the frames within 3 dB of the 5th percentile of level. Null where none has a pitch, and where
+ * most of them tell nothing: where breath drowns in the room's noise, what is left are its clicks and knocks.
+ */
 export function softEndBreathDb({ noiseToHarmonicDb, levelDb }: NoteTrack): number | null {
   const edge = percentile(present(levelDb), 5);
   if (edge === null) return null;
-  return median(
-    noiseToHarmonicDb.filter(
-      (value, i) => !Number.isNaN(value) && Math.abs(levelDb[i] - edge) <= END_WITHIN_DB,
-    ),
-  );
+  const soft = noiseToHarmonicDb.filter((_value, i) => Math.abs(levelDb[i] - edge) <= END_WITHIN_DB);
+  const told = present(soft);
+  return told.length < soft.length / 2 ? null : median(told);
 }
 
 /**

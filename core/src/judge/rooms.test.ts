@@ -5,6 +5,7 @@ import { createRandom } from '../signal/index.ts';
 import { additiveOnce } from '../testing/additiveSound.ts';
 import {
   all,
+  clicks,
   drone,
   hiss,
   holes,
@@ -94,7 +95,10 @@ const BESIDE: readonly [name: string, disturb: Disturb, most: number][] = [
 ];
 
 /** Holes of 20 ms, one in two seconds. */
-const BUSY_MACHINE: readonly [name: string, disturb: Disturb] = ['holes of a busy machine', holes()];
+const MACHINES: readonly [name: string, disturb: Disturb][] = [
+  ['holes of a busy machine', holes()],
+  ['clicks of another metronome', clicks(5)],
+];
 
 const toned = additiveOnce();
 
@@ -146,6 +150,8 @@ const ONCE_BLAMED: readonly [room: string, hornId: string, family: string, what:
     'tubeLoop',
     'a partial that comes and goes, taken for a change of the fingers',
   ],
+  ['clicks of another metronome', 'bass', 'wideningUp', 'air at a soft end, of which the clicks alone told'],
+  ['clicks of another metronome', 'baritone', 'quietDescent', 'the same'],
   ['holes of a busy machine', 'tenor', 'beatsOnOff', 'ends that sagged'],
   ['holes of a busy machine', 'baritoneToBb', 'octaveRestart', 'an end that sagged'],
   ['holes of a busy machine', 'cMelody', 'highScales', 'a slow slur, and one past its note'],
@@ -153,7 +159,7 @@ const ONCE_BLAMED: readonly [room: string, hornId: string, family: string, what:
 
 /** Every clean row of a drill on a horn, in such a room or beside such a neighbour, passes. */
 function expectAlone(place: string, hornId: string, family: string, as = (row: VerdictRow) => row) {
-  const [, disturb] = [...ROOMS, ...BESIDE, BUSY_MACHINE].find(([name]) => name === place) ?? ROOMS[0];
+  const [, disturb] = [...ROOMS, ...BESIDE, ...MACHINES].find(([name]) => name === place) ?? ROOMS[0];
   const rows = CLEAN_ROWS.filter((row) => row.hornId === hornId && row.family === family);
   expect(rows.length).toBeGreaterThan(0);
   for (const row of rows) {
