@@ -6,7 +6,7 @@ import { LABEL_FONT } from './fonts.ts';
 import { InkTrack, type InkSetting } from './inkTrack.ts';
 import { createLayout } from './layout.ts';
 import { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
-import { paintOutlineAhead, paintRules, type RuleLabels } from './paintScore.ts';
+import { LABEL_ROOM_PX, paintOutlineAhead, paintRules, type RuleLabels } from './paintScore.ts';
 import { useElementSize } from './useElementSize.ts';
 import { useRibbonPalette } from './useRibbonPalette.ts';
 
@@ -41,7 +41,7 @@ export function GrowingRibbon(props: GrowingRibbonProps) {
       width,
       height,
       left: 4,
-      right: width - (ruleLabels ? 84 : 8),
+      right: width - (ruleLabels ? LABEL_ROOM_PX : 8),
       fromSeconds: -MARGIN_SECONDS,
       toSeconds: lengthSeconds + MARGIN_SECONDS,
     });

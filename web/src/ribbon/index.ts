@@ -7,7 +7,14 @@ export { PALETTES, type RibbonPalette } from './palette.ts';
 export { LABEL_FAMILY, LABEL_FONT, MARK_FAMILY, MARK_FONT, NAME_FONT } from './fonts.ts';
 export { paintInk, paintStrayLabels, strayStarts } from './paintInk.ts';
 export { paintGhost } from './paintGhost.ts';
-export { paintRules, paintOutlineAhead, paintMarks, paintNames, outlineStretches } from './paintScore.ts';
+export {
+  LABEL_ROOM_PX,
+  paintRules,
+  paintOutlineAhead,
+  paintMarks,
+  paintNames,
+  outlineStretches,
+} from './paintScore.ts';
 export { GrowingRibbon } from './GrowingRibbon.tsx';
 export { RibbonPicture, type RibbonPictureProps } from './RibbonPicture.tsx';
 export { useRibbonPalette } from './useRibbonPalette.ts';

@@ -3,6 +3,9 @@ import type { RibbonPalette } from './palette.ts';
 
 const RULES_CENTS = [40, 20, -20, -40];
 
+/** Right of the ribbon there is so much room for them: "40 crescente" is the longest. */
+export const LABEL_ROOM_PX = 100;
+
 export interface RuleLabels {
   /** "40 sharp" and "40 flat": word the outermost two. */
   sharp: string;

@@ -17,6 +17,7 @@ import {
   fitCanvas,
   InkTrack,
   LABEL_FONT,
+  LABEL_ROOM_PX,
   MARK_FONT,
   NAME_FONT,
   paintInk,
@@ -98,7 +99,7 @@ export function LivePage(props: LivePageProps) {
         width,
         height: ribbonHeight,
         left: 4,
-        right: width - (narrow ? 14 : 84),
+        right: width - (narrow ? 14 : LABEL_ROOM_PX),
         fromSeconds: -0.2 * beat,
         toSeconds: pageSeconds + 0.3 * beat,
       });

@@ -7,6 +7,7 @@ import {
   fitCanvas,
   InkTrack,
   LABEL_FONT,
+  LABEL_ROOM_PX,
   paintInk,
   paintRules,
   useElementSize,
@@ -35,7 +36,7 @@ export function LiveTape({ a4Hz, scale, height, label }: LiveTapeProps) {
 
   useEffect(() => {
     if (!under.current || !tape.current || width === 0) return;
-    const right = width - (width < 520 ? 8 : 84);
+    const right = width - (width < 520 ? 8 : LABEL_ROOM_PX);
     const back = fitCanvas(under.current, width, height);
     const front = fitCanvas(tape.current, width, height);
     const ratio = tape.current.width / width;

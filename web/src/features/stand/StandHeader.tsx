@@ -25,7 +25,7 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
     <Flex
       as="header"
       alignItems="center"
-      columnGap="6"
+      columnGap={{ base: '6', lg: '4', xl: '6' }}
       wrap={{ base: 'wrap', lg: 'nowrap' }}
       py="1"
       borderBottomWidth="1px"
@@ -36,7 +36,10 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
         as="h1"
         fontFamily="heading"
         fontSize="large"
-        flex={{ base: '1', lg: 'none' }}
+        flex={{ base: '1', lg: '0 1 auto' }}
+        minW="0"
+        overflow="hidden"
+        textOverflow="ellipsis"
         whiteSpace={{ md: 'nowrap' }}
       >
         {title}
@@ -45,6 +48,8 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
         display={{ base: 'none', md: 'block' }}
         color="muted"
         minW="0"
+        // It makes room before the title does.
+        flexShrink="100000"
         overflow="hidden"
         whiteSpace="nowrap"
         textOverflow="ellipsis"
@@ -60,7 +65,7 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
         order="2"
         ml={{ lg: 'auto' }}
         w={{ base: 'full', lg: 'auto' }}
-        columnGap={{ base: '2', md: '5' }}
+        columnGap={{ base: '2', md: '5', lg: '3', xl: '5' }}
         wrap={{ base: 'wrap', lg: 'nowrap' }}
         fontSize={{ base: 'small', md: 'normal' }}
         whiteSpace="nowrap"

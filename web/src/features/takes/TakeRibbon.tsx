@@ -8,6 +8,7 @@ import { useCallback, useState, type KeyboardEvent, type PointerEvent } from 're
 import { useTranslation } from 'react-i18next';
 import {
   LABEL_FONT,
+  LABEL_ROOM_PX,
   MARK_FONT,
   paintGhost,
   paintMarks,
@@ -41,8 +42,6 @@ interface TakeRibbonProps {
 const HEIGHT = 320;
 const FOOT = 46;
 const STEP_SECONDS = 0.05;
-/** Room for "40 sharp" right of the drawing. */
-const LABEL_MARGIN = 84;
 
 /** The ribbon of one take with its cursor: pointer, arrow keys and sound all move the same line. */
 export function TakeRibbon({ take, drawing, other, naming, label, cursor, onCursor }: TakeRibbonProps) {
@@ -144,7 +143,7 @@ export function TakeRibbon({ take, drawing, other, naming, label, cursor, onCurs
         fromSeconds={fromSeconds}
         toSeconds={toSeconds}
         height={HEIGHT + FOOT}
-        marginRight={narrow ? 8 : LABEL_MARGIN}
+        marginRight={narrow ? 8 : LABEL_ROOM_PX}
         strayLabel={strayLabel}
         paintUnder={paintUnder}
         paintOver={paintOver}
