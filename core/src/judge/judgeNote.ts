@@ -47,6 +47,9 @@ export interface JudgedNote {
   isBackInLine?: true;
 }
 
+const NO_START = noFigures('start');
+const NO_LINE = noFigures('line');
+
 /** What a drone in the sound makes unknowable. */
 const NO_PITCH = {
   centsMean: null,
@@ -58,7 +61,7 @@ const NO_PITCH = {
   vibratoHz: null,
   vibratoCents: null,
   vibratoRegularity: null,
-  ...noFigures('start'),
+  ...NO_START,
   onsetOffsetMs: null,
   firstPartial: null,
   landingCents: null,
@@ -120,7 +123,7 @@ export function judgeNote(
   const hasEndBeat = endsOnBeat(judging, index);
   const measures: ItemMeasures = {
     ...steady,
-    ...(isSlurred ? noFigures('start') : measureStart(track, span, target, history.airOnsetSeconds)),
+    ...(isSlurred ? NO_START : measureStart(track, span, target, history.airOnsetSeconds)),
     onsetOffsetMs:
       zero === null || isOwnTime
         ? null
@@ -130,7 +133,7 @@ export function judgeNote(
     firstPartial: first && 'to' in first ? first.to : null,
     clearSeconds: clearSeconds(track, span, onsetSeconds, target.targetHz, judging.tolerance.pitchCents),
     ...measureLanding(track, span, onsetSeconds, target.targetHz),
-    ...noFigures('line'),
+    ...NO_LINE,
     ...(note.bend && measureBend(track, span, isRaised(note.bend), target.targetHz)),
     ...((note.judged?.includes('match') || changesFingersAlone(judging, index)) && {
       profileDb: profileOf(track, span),

@@ -30,13 +30,16 @@ export function unprocessed(
   return { track, processing: hasAutomaticGain(track) ? 'gain' : null };
 }
 
+/** What it did to silences tells nothing of the player's air. */
+const hidesAir = (processing: SoundProcessing) => processing !== 'ducking';
+
 const BY_LEVEL: ReadonlySet<Judged> = new Set(['dynamics', 'tone']);
 
 /** An exercise of which nothing is judged that rests on how loud it was; nor on how quiet a rest was, where that was worked on. */
 export function judgedWithoutLevel(exercise: Exercise, processing: SoundProcessing): Exercise {
   const judged = (item: ExerciseItem): ExerciseItem => {
     if (item.kind === 'note') return { ...item, judged: judgedWithout(item, BY_LEVEL) };
-    return item.kind === 'rest' && processing !== 'ducking' ? { ...item, breath: 'free' } : item;
+    return item.kind === 'rest' && hidesAir(processing) ? { ...item, breath: 'free' } : item;
   };
   return {
     ...exercise,
@@ -70,7 +73,7 @@ export function withoutLevel(note: JudgedNote, processing: SoundProcessing): Jud
       ...NO_LEVEL,
       endFadeMs: null,
       stepDb: null,
-      ...(processing === 'ducking' ? { noiseToHarmonicDb: null } : { responseMs: null, squawkMs: 0 }),
+      ...(hidesAir(processing) ? { responseMs: null, squawkMs: 0 } : { noiseToHarmonicDb: null }),
     },
     events: note.events.filter(({ type }) => type !== 'stair'),
     hairpin: null,

@@ -46,8 +46,7 @@ export function measureWhole({ secondsPerBeat }: JudgeContext, notes: readonly J
   const worst = numbers(all.map(({ stairs }) => stairs.worstDb));
   return {
     ...measureNote(joinNotes(notes.map(({ read }) => read)), { hasCourse: false }),
-    ...mediansOf(figuresOf('start')),
-    ...mediansOf(['levelOffsetDb', 'peakOffsetBeats']),
+    ...mediansOf([...figuresOf('start'), 'levelOffsetDb', 'peakOffsetBeats']),
     swellErrorDb: errors.length === 0 ? null : Math.sqrt(squares / errors.length),
     stairs: {
       count: all.reduce((sum, { stairs }) => sum + stairs.count, 0),
