@@ -3,6 +3,8 @@ import { EVENTS, ITEMS } from './analysisFields.ts';
 import type { Field, Fields } from './fields.ts';
 import { FINDINGS } from './finding.ts';
 import { HOLD_CAUSES } from './hold.ts';
+import { SOUND_PROCESSINGS } from './soundProcessing.ts';
+import { NOT_JUDGED } from './takeAnalysis.ts';
 
 // What a stored analysis must be, so that no reader of it can fail. What another version may have said besides is let be.
 
@@ -158,6 +160,11 @@ export function analysisFault(value: unknown): string | null {
     if (row.playedBeats !== undefined)
       list(row.playedBeats, MOST_ITEMS, 'analysis.playedBeats').forEach(
         (beats) => isNumber(beats) || fail('analysis.playedBeats'),
+      );
+    if (row.processing !== undefined) fields(row, { processing: SOUND_PROCESSINGS }, 'analysis');
+    if (row.notJudged !== undefined)
+      list(row.notJudged, NOT_JUDGED.length, 'analysis.notJudged').forEach(
+        (each) => isField(each, NOT_JUDGED) || fail('analysis.notJudged'),
       );
     const items = list(row.items, MOST_ITEMS, 'analysis.items');
     items.forEach((each, i) => item(each, `analysis.items[${i}]`));

@@ -9,7 +9,8 @@ import { NO_ENDS } from './noteMeasures.ts';
 import { evenDips, withoutDips } from './withoutDips.ts';
 
 /** What a browser or a device did to the level of a take: turned it down around every click, cut what is soft to nothing, or turned soft up and loud down. */
-export type SoundProcessing = 'ducking' | 'gate' | 'gain';
+export type SoundProcessing = (typeof SOUND_PROCESSINGS)[number];
+export const SOUND_PROCESSINGS = ['ducking', 'gate', 'gain'] as const;
 
 export interface Unprocessed {
   /** With dips around clicks filled in; else the track itself. */

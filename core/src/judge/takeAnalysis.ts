@@ -4,6 +4,10 @@ import type { TakeMeasures } from './measures.ts';
 import type { TakeEvent } from './takeEvent.ts';
 import type { WholeVerdict } from './wholeTake.ts';
 
+/** What there may be to judge that a take does not tell. */
+export const NOT_JUDGED = ['pitch', 'onset', 'dynamics'] as const;
+export type NotJudged = (typeof NOT_JUDGED)[number];
+
 /** What became of a take. */
 export interface TakeAnalysis {
   beatZeroSeconds: number;
@@ -16,7 +20,7 @@ export interface TakeAnalysis {
   measures: TakeMeasures;
   verdict: WholeVerdict;
   /** What could not be judged in this take; its measures are null. Absent in takes of before there were drones. */
-  notJudged?: ('pitch' | 'onset' | 'dynamics')[];
+  notJudged?: NotJudged[];
   /** What was done to its level on the way here; its figures of level are null. Absent where nothing was. */
   processing?: SoundProcessing;
 }

@@ -46,6 +46,15 @@ it.each<[string, Partial<TakeAnalysis>]>([
   );
 });
 
+it('refuses an analysis that says of its sound what nobody can tell', () => {
+  const faultWith = (change: object) =>
+    faultOfRow('takes', { ...take, analysis: { ...judged, ...change } as unknown });
+  expect(faultWith({ processing: 'gate', notJudged: ['dynamics'] })).toBeNull();
+  expect(faultWith({ processing: 'echo' })).toContain('analysis.processing');
+  expect(faultWith({ notJudged: ['colour'] })).toContain('analysis.notJudged');
+  expect(faultWith({ notJudged: ['pitch', 'onset', 'dynamics', 'pitch'] })).toContain('analysis.notJudged');
+});
+
 it('refuses what was judged of an exercise that nobody can read', () => {
   const context = { ...take.context, exercise: { ...written, phrases: null } };
   expect(faultOfRow('takes', { ...take, context })).not.toBeNull();
