@@ -1,10 +1,4 @@
-import {
-  createListener,
-  FRAME_SECONDS,
-  FrameTrack,
-  type FrameColumns,
-  type Listener,
-} from '@inner-hum/core/hearing';
+import { FRAME_SECONDS, type FrameColumns } from '@inner-hum/core/hearing';
 import { markFraction, levelAtFraction } from '@inner-hum/core/exercise';
 import { firstFault, type TakeContext } from '@inner-hum/core/judge';
 import { roundToSteps } from '@inner-hum/core/signal';
@@ -15,6 +9,7 @@ import {
   type LiveFollower,
   type TakeGate,
 } from '@inner-hum/core/tone';
+import { HeardSegment } from './heardSegment.ts';
 import type { ArmChange, ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
 import { startTake, type RunningTake } from './runningTake.ts';
 import { SoundHistory } from './soundHistory.ts';
@@ -60,9 +55,7 @@ export interface LiveSession {
  */
 export function createLiveSession(sampleRateHz: number, send: (event: SessionEvent) => void): LiveSession {
   const history = new SoundHistory(sampleRateHz);
-  let listener: Listener = createListener({ sampleRateHz });
-  let track = new FrameTrack();
-  let sent = 0;
+  let heard = new HeardSegment(0, sampleRateHz);
   let armed: ArmRequest | null = null;
   let gate: TakeGate | null = null;
   /** In the player's own time: where in the running take the player is. */
@@ -74,7 +67,6 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   let dueClicks: number[] = [];
   let begun = false;
   let leakDb: number | null = null;
-  let segmentStart = 0;
   /** The frame of this segment from which on the next take's note is looked for. */
   let freeFrom = 0;
 
@@ -94,11 +86,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     leakDb === null ? roomFloorDb : Math.max(roomFloorDb ?? -Infinity, leakDb);
 
   function newSegment(startSample: number, takeId: string | null, beatZeroSeconds: number | null) {
-    listener = createListener({ sampleRateHz });
-    track = new FrameTrack();
-    sent = 0;
+    heard = new HeardSegment(startSample, sampleRateHz);
     freeFrom = 0;
-    segmentStart = startSample;
     send({ type: 'segment', startSeconds: startSample / sampleRateHz, takeId, beatZeroSeconds });
   }
 
@@ -109,7 +98,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       ...request.context,
       roomFloorDb: leakDb === Infinity ? request.context.roomFloorDb : floorOf(request),
       // The room is heard before the player: from inside a take that is full of written air it could not be told.
-      room: leakDb === null ? quietestRoom(track, Math.max(0, track.count - ROOM_FRAMES)) : null,
+      room: leakDb === null ? quietestRoom(heard.track, Math.max(0, heard.track.count - ROOM_FRAMES)) : null,
       beatZeroSeconds: counted ? liveBeatZero : null,
     };
     const agoSeconds = (history.end - startSample) / sampleRateHz;
@@ -120,7 +109,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     gate.open(Math.round(Math.max(0, liveBeatZero) / FRAME_SECONDS));
     const early = history.since(startSample);
     take.append(early);
-    listener.push(early, track);
+    heard.push(early, startSample);
   }
 
   /** Ends the running take; frames go on as they are. */
@@ -129,19 +118,20 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     if (!ended) return;
     take = null;
     gate = null;
-    freeFrom = Math.max(0, track.count - LOOK_BACK_FRAMES);
+    freeFrom = Math.max(0, heard.track.count - LOOK_BACK_FRAMES);
     tellFrames();
     send({ type: 'takeOver', takeId: ended.takeId });
-    ending = ended.finish(track);
+    ending = ended.finish(heard.track);
   }
 
   function tellFrames() {
-    if (track.count > sent) send({ type: 'frames', columns: track.slice(sent) });
-    sent = track.count;
+    const columns = heard.takeNewFrames();
+    if (columns) send({ type: 'frames', columns });
   }
 
   function lookAtNewFrames() {
-    for (let i = sent; i < track.count; i++) {
+    const { track } = heard;
+    for (let i = heard.sent; i < track.count; i++) {
       const trouble = watch.lookAtFrame(track, i);
       if (trouble) send({ type: 'trouble', trouble });
       if (take) follower?.look(track, i);
@@ -158,9 +148,9 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   function begins(onsetFrame: number): boolean {
     if (!armed || take) return false;
     const { preRollSeconds, firstNoteSeconds } = limitsOf(armed);
-    const onset = segmentStart + Math.round(onsetFrame * FRAME_SECONDS * sampleRateHz);
+    const onset = heard.sampleOf(onsetFrame);
     const preRoll = Math.round(Math.round(preRollSeconds / FRAME_SECONDS) * FRAME_SECONDS * sampleRateHz);
-    const start = Math.max(history.start, segmentStart, onset - preRoll);
+    const start = Math.max(history.start, heard.startSample, onset - preRoll);
     tellFrames();
     beginTake(armed, start, (onset - start) / sampleRateHz - firstNoteSeconds, false);
     lookAtNewFrames();
@@ -179,7 +169,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       beginTake(armed, start, beatZero, true);
     } else {
       take?.append(part);
-      listener.push(from < segmentStart ? part.subarray(segmentStart - from) : part, track);
+      heard.push(part, from);
     }
     lookAtNewFrames();
   }
@@ -187,7 +177,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   /** Whether a running take that is to end where it breaks has broken. */
   function breaksAt(frame: number): boolean {
     if (take?.context.exercise.onFault !== 'stop' || frame % FAULT_EVERY_FRAMES !== 0) return false;
-    return firstFault(track, take.context) !== null;
+    return firstFault(heard.track, take.context) !== null;
   }
 
   return {
@@ -234,8 +224,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
       gate = armed.context.exercise.start === 'countIn' ? null : newGate(armed);
       if (!gate || !request.afterSilence) return;
       // The next note may have come while the take before it was still being judged.
-      for (let i = freeFrom; i < sent; i++) {
-        const move = gate.look(track, i);
+      for (let i = freeFrom; i < heard.sent; i++) {
+        const move = gate.look(heard.track, i);
         if (move?.type === 'start' && begins(move.startFrame)) return;
       }
     },
@@ -271,10 +261,9 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     },
     newestFrames(seconds) {
       const wanted = history.end - Math.round(seconds * sampleRateHz);
-      const oldest = Math.max(history.start, segmentStart, wanted);
-      const firstFrame = Math.ceil((oldest - segmentStart) / sampleRateHz / FRAME_SECONDS);
-      const start = segmentStart + Math.round(firstFrame * FRAME_SECONDS * sampleRateHz);
-      return { samples: history.since(start), columns: track.slice(firstFrame), sampleRateHz };
+      const firstFrame = heard.frameFrom(Math.max(history.start, heard.startSample, wanted));
+      const samples = history.since(heard.sampleOf(firstFrame));
+      return { samples, columns: heard.track.slice(firstFrame), sampleRateHz };
     },
     newest(seconds) {
       const start = Math.max(history.start, history.end - Math.round(seconds * sampleRateHz));
