@@ -7,7 +7,8 @@ import { storageWorker } from '../workers/index.ts';
 
 interface ShownRowProps {
   table: OwnTable;
-  id: string;
+  /** Null where nothing stored is behind it that could be set aside. */
+  id: string | null;
   children: ReactNode;
 }
 
@@ -30,9 +31,11 @@ function DamagedRow({ table, id }: Pick<ShownRowProps, 'table' | 'id'>) {
   return (
     <Flex gap="4" wrap="wrap" alignItems="baseline" py="3" data-testid="damaged-row">
       <Box flex="1">{t('damagedRow.text')}</Box>
-      <ActionButton look="plain" onClick={() => void storageWorker()?.setRowAside(table, id)}>
-        {t('failed.setAside')}
-      </ActionButton>
+      {id !== null && (
+        <ActionButton look="plain" onClick={() => void storageWorker()?.setRowAside(table, id)}>
+          {t('failed.setAside')}
+        </ActionButton>
+      )}
     </Flex>
   );
 }

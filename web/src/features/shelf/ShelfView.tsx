@@ -108,7 +108,7 @@ export function ShelfView(props: ShelfViewProps) {
       {found.length === 0 && <Box maxW="prose">{t(`shelf.none.${filter.shown}`)}</Box>}
       <Box as="ul">
         {drawn.map((entry) => (
-          <ShownRow key={entry.key} table="exercises" id={entry.ownId ?? entry.key}>
+          <ShownRow key={entry.key} table="exercises" id={entry.ownId}>
             <ShelfRow
               entry={entry}
               last={last.get(entry.key) ?? null}
