@@ -11,9 +11,11 @@ import {
 } from '@playwright/test';
 import { DEMO_PORT } from './playwright.config.ts';
 import { hearFile } from './microphone.ts';
+import { slowed } from './slowed.ts';
 import { NOBODY, STATES, type JourneyOptions } from './states.ts';
 
 export { chromium, microphoneBeeping, microphonePlaying } from './chromium.ts';
+export { slowDown } from './slowed.ts';
 export { NOBODY, STATES } from './states.ts';
 
 /** What a journey fails for: a request that leaves this machine, a page that breaks its own policy or throws. */
@@ -76,7 +78,7 @@ export const test = base.extend<Journey, { warmBrowser: () => Promise<BrowserCon
   },
   page: async ({ page, hears }, use) => {
     if (hears) await hearFile(page, hears);
-    await use(page);
+    await use(await slowed(page));
   },
   watched: [
     async ({ context, baseURL }, use) => {
@@ -106,7 +108,7 @@ const inOneBrowser = (options: BrowserContextOptions, begin: (page: Page) => Pro
       async ({ shared }, use) => {
         const page = await shared.newPage();
         await begin(page);
-        await use(page);
+        await use(await slowed(page));
       },
       { scope: 'worker', timeout: 90_000 },
     ],
@@ -132,7 +134,7 @@ export const demoTest = inOneBrowser({ baseURL: `http://127.0.0.1:${DEMO_PORT}` 
 }).extend<{ page: Page }>({
   page: async ({ first }, use) => {
     const page = await first.context().newPage();
-    await use(page);
+    await use(await slowed(page));
     await page.close();
   },
 });

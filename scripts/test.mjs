@@ -14,6 +14,7 @@ let passed = 0;
 /** What failed, by its name: its own lines may stand far above the last ones of a log. */
 const failed = [];
 const minutes = [];
+const MOST_SNAPSHOT_LINES = 60;
 
 /** Minutes that the processors were at work, of all that runs here: other machines on the same iron do not add to it. */
 const busyMinutes = () =>
@@ -68,14 +69,23 @@ function unitTests({ numPassedTests, testResults }) {
   return { good: numPassedTests, bad };
 }
 
+/** What stood on the page when a journey failed: where it cannot be run again it tells more than the message. */
+const pageSnapshots = ({ attachments }) =>
+  attachments
+    .filter(({ name, path }) => name === 'error-context' && path && existsSync(path))
+    .map(({ path }) => readFileSync(path, 'utf8').split('# Page snapshot')[1]?.split('\n# ')[0])
+    .filter((snapshot) => snapshot !== undefined)
+    .map((snapshot) => snapshot.trim().split('\n').slice(0, MOST_SNAPSHOT_LINES).join('\n'));
+
 function browserTests({ stats, suites }) {
   const specsOf = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specsOf)];
   const bad = suites
     .flatMap(specsOf)
     .filter(({ tests }) => tests.some(({ status }) => status === 'unexpected'))
     .map(({ file, title, tests }) => {
-      const said = tests.flatMap(({ results: tries }) => tries.flatMap(({ errors }) => errors));
-      return [`${file} › ${title}`, ...said.map(({ message }) => message)].join('\n');
+      const tries = tests.flatMap((each) => each.results);
+      const said = tries.flatMap(({ errors }) => errors.map(({ message }) => message));
+      return [`${file} › ${title}`, ...said, ...tries.flatMap(pageSnapshots)].join('\n');
     });
   return { good: stats.expected, bad };
 }

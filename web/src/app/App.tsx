@@ -3,7 +3,7 @@ import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { Provider } from 'react-redux';
 import { useState } from 'react';
-import { RouterProvider } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
 import { SessionProvider, type SessionDoor } from '../session/index.ts';
 import { styleNonce } from './mode.ts';
 import { NoteListeningProvider } from './NoteListeningProvider.tsx';

@@ -1,5 +1,6 @@
 import type { IndexableType } from 'dexie';
 import { database } from './database.ts';
+import { quarantineId } from './quarantine.ts';
 import { OWN_TABLES, type OwnTable } from './tables.ts';
 import { dayTables, rebuildDays } from './rebuildDays.ts';
 import type { TakeRecord } from './records.ts';
@@ -18,7 +19,7 @@ async function quarantineRows(table: OwnTable, broken: readonly BrokenRow[], now
   const db = database();
   await db.transaction('rw', [db.table(table), db.quarantine, ...dayTables()], async () => {
     for (const { key, row, why } of broken) {
-      await db.quarantine.put({ id: `${table}/${JSON.stringify(key)}`, table, why, quarantinedAt: now, row });
+      await db.quarantine.put({ id: quarantineId(table, key), table, why, quarantinedAt: now, row });
       await db.table(table).delete(key);
     }
     // Only when none of them is left: a day is made of all its takes.

@@ -64,7 +64,7 @@ export {
   type SmallTable,
 } from './tables.ts';
 export { groupedBy } from './groupedBy.ts';
-export { forgetQuarantined, keepQuarantined, listQuarantine } from './quarantine.ts';
+export { forgetQuarantined, isQuarantined, keepQuarantined, listQuarantine } from './quarantine.ts';
 export { loadLegacyParser } from './upgrades.ts';
 export * from './takes.ts';
 export * from './settings.ts';

@@ -34,7 +34,7 @@ export { UndoBar } from './UndoBar.tsx';
 export { useRemembered, type Keyed } from './useRemembered.ts';
 export { usePageTitle } from './usePageTitle.ts';
 export { useAddressedPart } from './useAddressedPart.ts';
-export { useSetSearch, useSearch } from './useSearch.ts';
+export { CHOSEN, useSetSearch, useSearch } from './useSearch.ts';
 export { currentSearch, useUrlState, type UrlStateChange } from './useUrlState.ts';
 export { useBlindAB } from './useBlindAB.ts';
 export { usePrintedKey } from './usePrintedKey.ts';

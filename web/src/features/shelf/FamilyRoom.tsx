@@ -6,7 +6,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { askedDrill, drillAddress, playersHorn, readDrill, shelfAddress } from '../../addresses/index.ts';
 import { addOwnExercise, lastTakes, readSettings, toggleFavourite } from '../../storage/index.ts';
 import { familyName } from '../../notation/index.ts';
-import { currentSearch, NothingHere } from '../../ui/index.ts';
+import { CHOSEN, currentSearch, NothingHere } from '../../ui/index.ts';
 import { useSoftestMarks } from './useSoftestMarks.ts';
 import { FamilyView } from './FamilyView.tsx';
 
@@ -48,7 +48,7 @@ function FamilyOf({ family }: { family: Family }) {
       giveAddress={`/task/new?${of}`}
       onChange={(change: Choices) => {
         const standing = readDrill(currentSearch(), family, horn);
-        void navigate(shelfAddress(family, horn, { ...standing, ...change }), { replace: true });
+        void navigate(shelfAddress(family, horn, { ...standing, ...change }), CHOSEN);
       }}
       softestMarks={softestMarks}
       onStar={() => void toggleFavourite(family.id)}

@@ -7,7 +7,7 @@ import { drillAddress, readDrill, roomOf, shelfAddress } from '../../addresses/i
 import { withLine } from '../../today/index.ts';
 import { type SessionSetup } from '../../session/index.ts';
 import { familyName } from '../../notation/index.ts';
-import { currentSearch } from '../../ui/index.ts';
+import { CHOSEN, currentSearch } from '../../ui/index.ts';
 import { SheetPart } from './SheetPart.tsx';
 import { DrillControls } from './DrillControls.tsx';
 import { ExerciseView } from './ExerciseView.tsx';
@@ -50,7 +50,7 @@ export function DrillPlay({ setup, family, horn, options }: DrillPlayProps) {
   const go = (change: Choices) => {
     const standing = readDrill(currentSearch(), family, horn);
     const address = drillAddress(family, horn, { ...standing, ...forgets(change), ...change });
-    void navigate(line === null ? address : withLine(address, line), { replace: true });
+    void navigate(line === null ? address : withLine(address, line), CHOSEN);
   };
   const name = familyName(family.id, t);
   const { round } = play;

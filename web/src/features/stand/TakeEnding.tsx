@@ -33,7 +33,7 @@ export function TakeEnding({ settings, play, take, after }: TakeEndingProps) {
       )}
       <Flex flex="1" minW="0" minH="0" direction="column" gap="3">
         {after}
-        <Box flexShrink="1" minH="0" overflowY="auto">
+        <Box flex="1" minH="0" overflowY="auto">
           {asks ? (
             <CallIt ends={asks} onCall={play.onCall} onShow={play.onShow} />
           ) : (
@@ -47,7 +47,7 @@ export function TakeEnding({ settings, play, take, after }: TakeEndingProps) {
             </Box>
           )}
         </Box>
-        {/* What to press keeps its place, however much there is to say. */}
+        {/* What to press keeps its place, however much there is to say, and however late it comes. */}
         <Flex columnGap="5" rowGap="1" wrap="wrap" alignItems="center" flexShrink="0">
           {!isRound && !asks && <Box fontSize="medium">{t(againHint(phrase.start, settings))}</Box>}
           {round.over && round.id && (
@@ -73,10 +73,12 @@ export function TakeEnding({ settings, play, take, after }: TakeEndingProps) {
           {!asks && (!isRound || round.over) && (
             <ActionButton onClick={play.onChangeIt}>{t('swell.change')}</ActionButton>
           )}
-          {play.takeIsStored && !asks && (!isRound || round.over) && (
-            <ActionLink look="plain" to={`/takes/${take.id}`}>
-              {t('swell.closer')}
-            </ActionLink>
+          {!asks && (!isRound || round.over) && (
+            <Box visibility={play.takeIsStored ? 'visible' : 'hidden'}>
+              <ActionLink look="plain" to={`/takes/${take.id}`}>
+                {t('swell.closer')}
+              </ActionLink>
+            </Box>
           )}
         </Flex>
       </Flex>
