@@ -1,7 +1,8 @@
 // What `npm run mutants` does with a folder: its code is changed a little, in many places, and its tests must notice.
 const folder = process.env.MUTANTS_OF ?? 'core/src/stats';
+const only = process.env.MUTANTS_IN;
 /** Of the visit, what is pure: the machine. What carries its effects out takes seconds a try, and is held by quick visits and journeys. */
-const files =
+const ofFolder =
   folder === 'web/src/session'
     ? [
         'beginning',
@@ -14,6 +15,7 @@ const files =
         'visitView',
       ]
     : ['**/*'];
+const files = only === undefined ? ofFolder : [only];
 
 export default {
   testRunner: 'vitest',

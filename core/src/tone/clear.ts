@@ -24,7 +24,8 @@ export function createClearWatch(targetHz: number, bandCents: number) {
         since ??= frame;
         away = 0;
       } else if (++away > FLICKER_FRAMES) since = null;
-      return since !== null && frame - since + 1 >= CLEAR_FRAMES ? since : null;
+      // A flicker inside it counts as clear, one at its end does not.
+      return since !== null && away === 0 && frame - since + 1 >= CLEAR_FRAMES ? since : null;
     },
   };
 }

@@ -21,7 +21,7 @@ export function phrasesHeard(track: FrameTrack, roomFloorDb: number | null): Hea
   const phrases: { first: number; last: number; tone: number }[] = [];
   for (const { first, last } of findStretches(track, roomFloorDb)) {
     const open = phrases.at(-1);
-    if (open && seconds(first - open.last) < PAUSE_SECONDS) {
+    if (open && seconds(first - open.last - 1) < PAUSE_SECONDS) {
       open.last = last;
       open.tone += last - first + 1;
     } else phrases.push({ first, last, tone: last - first + 1 });
@@ -30,6 +30,6 @@ export function phrasesHeard(track: FrameTrack, roomFloorDb: number | null): Hea
     .filter(({ tone }) => seconds(tone) >= LEAST_TONE_SECONDS)
     .map(({ first, last }) => ({
       fromSeconds: Math.max(0, seconds(first) - BEFORE_SECONDS),
-      toSeconds: Math.min(seconds(track.count), seconds(last) + AFTER_SECONDS),
+      toSeconds: Math.min(seconds(track.count), seconds(last + 1) + AFTER_SECONDS),
     }));
 }
