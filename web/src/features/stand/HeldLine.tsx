@@ -8,11 +8,12 @@ import { decimals } from '../../words/index.ts';
 const EVERY_MS = 100;
 
 /** In the player's own time: for how long the present note has been held, and whether it is clear. Seen, never said. */
-export function HeldLine() {
+export function HeldLine({ isOn }: { /** A take is played. */ isOn: boolean }) {
   const { t } = useTranslation();
   const { live } = useSession();
   const [held, setHeld] = useState<{ tenths: number; isClear: boolean } | null>(null);
   useEffect(() => {
+    if (!isOn) return undefined;
     const timer = setInterval(() => {
       const place = live.follower?.place;
       const began = place?.began.at(-1);
@@ -23,17 +24,19 @@ export function HeldLine() {
         return before?.tenths === tenths && before.isClear === isClear ? before : { tenths, isClear };
       });
     }, EVERY_MS);
-    return () => clearInterval(timer);
-  }, [live]);
-  if (!held) return null;
+    return () => {
+      clearInterval(timer);
+      setHeld(null);
+    };
+  }, [isOn, live]);
   return (
     <Box w={{ md: 'noteColumn' }} lineHeight="1.15" aria-hidden="true" data-testid="held">
       <Box fontSize="beat" whiteSpace="nowrap">
-        {t('line.seconds', { seconds: decimals(held.tenths / 10, 1) })}
+        {held && t('line.seconds', { seconds: decimals(held.tenths / 10, 1) })}
       </Box>
       {/* Its place is kept, so that nothing jumps. */}
-      <Box fontSize="large" visibility={held.isClear ? 'visible' : 'hidden'}>
-        {t('drill.clear')}
+      <Box fontSize="large" style={{ visibility: held?.isClear ? 'visible' : 'hidden' }}>
+        {held && t('drill.clear')}
       </Box>
     </Box>
   );

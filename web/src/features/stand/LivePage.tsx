@@ -64,6 +64,10 @@ const GROWS_BEATS = 0.5;
 const OPEN_ITEMS = 8;
 /** How often the outline that lies ahead gives way to the ink. */
 const OUTLINE_STEP_SECONDS = 0.1;
+/** As often as frames of sound come; where none came, nothing is drawn. */
+const INK_PER_SECOND = 50;
+/** What was heard before a take was known as one is inked over the next drawings: it never holds up the first. */
+const MOST_INK = 40;
 
 /** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
 export function LivePage(props: LivePageProps) {
@@ -73,6 +77,7 @@ export function LivePage(props: LivePageProps) {
   const palette = useRibbonPalette();
   const [frame, { width, height }] = useElementSize();
   const under = useRef<HTMLCanvasElement>(null);
+  const ahead = useRef<HTMLCanvasElement>(null);
   const over = useRef<HTMLCanvasElement>(null);
   const cursor = useRef<HTMLDivElement>(null);
   const isOwnTime = exercise.start === 'ownTime';
@@ -80,8 +85,9 @@ export function LivePage(props: LivePageProps) {
   const paperHeight = height + LARGE_BEAT_ROW;
 
   useEffect(() => {
-    if (!under.current || !over.current || width === 0 || height === 0) return;
+    if (!under.current || !ahead.current || !over.current || width === 0 || height === 0) return;
     const back = fitCanvas(under.current, width, paperHeight);
+    const outline = fitCanvas(ahead.current, width, ribbonHeight);
     const front = fitCanvas(over.current, width, ribbonHeight);
     const beat = secondsPerBeat(exercise);
     const narrow = width < 520;
@@ -155,7 +161,8 @@ export function LivePage(props: LivePageProps) {
       if (running && ink) {
         const from = ink.count;
         // After the end nothing is added: the page keeps the take as it was.
-        ink.follow(live.track, live.takeFrames ?? live.track.count);
+        const heard = live.takeFrames ?? live.track.count;
+        ink.follow(live.track, phase === 'resting' ? heard : Math.min(heard, from + MOST_INK));
         const layout = inTake(zero);
         if (showsInk && ink.count > from) {
           paintInk(front, ink, from, ink.count, layout, palette);
@@ -176,8 +183,9 @@ export function LivePage(props: LivePageProps) {
       const here =
         phase === 'playing' && now >= 0 ? written.score.findIndex(({ endBeat }) => now < endBeat * beat) : -1;
       const lampFades = beatNow !== null && !(phase === 'playing' && beatNow >= leadBeats);
+      // The outline gives way to the ink; drawn anew with all of the page it would cost a take more than the ink does.
+      if (outlineFrom > 0) outline.clearRect(0, 0, page.xAt(outlineFrom), ribbonHeight);
       const shows = JSON.stringify([
-        outlineFrom,
         followed,
         strays.length,
         here,
@@ -192,8 +200,9 @@ export function LivePage(props: LivePageProps) {
       paintRules(back, page, palette, labels, bendAt);
       if (ink && strays.length > 0)
         paintStrayLabels(back, ink, strays, inTake(zero), palette, strayLabel, LABEL_FONT);
+      outline.clearRect(0, 0, width, ribbonHeight);
       if (phase !== 'resting')
-        paintOutlineAhead(back, page, palette, outlineFrom, stretches, wantedAt, bendAt);
+        paintOutlineAhead(outline, page, palette, outlineFrom, stretches, wantedAt, bendAt);
       if (score.length > 1) {
         const names = written.score.flatMap(({ item, startBeat }, i) => {
           const name = itemName(
@@ -222,7 +231,7 @@ export function LivePage(props: LivePageProps) {
         running: phase === 'playing',
       });
     };
-    if (phase !== 'resting') return everyFrame(paint);
+    if (phase !== 'resting') return everyFrame(paint, INK_PER_SECOND);
     // An ended take stands still.
     paint();
     return undefined;
@@ -250,6 +259,7 @@ export function LivePage(props: LivePageProps) {
   return (
     <div ref={frame} role="img" aria-label={label} className="ribbon-frame page-frame">
       <canvas ref={under} style={{ position: 'absolute', width, height: paperHeight }} />
+      <canvas ref={ahead} style={{ position: 'absolute', width, height: ribbonHeight }} />
       <canvas ref={over} style={{ position: 'absolute', width, height: ribbonHeight }} />
       {/* Moved by itself, so that its way over the page draws nothing anew. */}
       <div ref={cursor} className="page-cursor" style={{ height: Math.max(0, ribbonHeight - 8) }} />

@@ -38,7 +38,10 @@ const countsClicks = (exercise: Exercise) => {
   return asked === 'beats' || notesOf(scoreOf(exercise)).some(({ item }) => item.open);
 };
 
-/** Below the ribbon, as high in every phase: what to choose before, the beats while it sounds, and then how it was. */
+/**
+ * Below the ribbon, as high in every phase: what to choose before, the beats while it sounds, and then how it was. What changes as a take
+ * begins is said in the elements' own style: a rule that no element had before would have the whole page laid out anew, on the first beat.
+ */
 export function StandFoot({ play, phrase, phase, settings, busy, controls, after }: StandFootProps) {
   const isOwnTime = phrase.start === 'ownTime';
   return (
@@ -47,16 +50,14 @@ export function StandFoot({ play, phrase, phase, settings, busy, controls, after
       pb="3"
       position="relative"
       overflowX="hidden"
-      overflowY={busy ? 'hidden' : 'auto'}
+      style={{ overflowY: busy ? 'hidden' : 'auto' }}
       data-testid="stand-foot"
     >
-      {busy && (
-        <Box position="absolute" bottom="4" left="0">
-          {isOwnTime && phase === 'playing' && <HeldLine />}
-          {!isOwnTime && phase === 'playing' && countsClicks(phrase) && <ClickCount exercise={phrase} />}
-        </Box>
-      )}
-      <Box h="full" visibility={busy ? 'hidden' : 'visible'}>
+      <Box position="absolute" bottom="4" left="0">
+        {isOwnTime && <HeldLine isOn={phase === 'playing'} />}
+        {!isOwnTime && countsClicks(phrase) && <ClickCount exercise={phrase} isOn={phase === 'playing'} />}
+      </Box>
+      <Box h="full" style={{ visibility: busy ? 'hidden' : 'visible' }}>
         <HeldWhileBusy busy={busy}>
           {play.take ? (
             <TakeEnding settings={settings} play={play} take={play.take} after={after} />

@@ -1,6 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { placeInRound } from '@inner-hum/core/exercise';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { SettingsRecord } from '../../storage/index.ts';
 import { ActionButton, ActionLink, Choice, Key } from '../../ui/index.ts';
@@ -14,8 +14,20 @@ interface StandHeaderProps {
   isOwnTime: boolean;
 }
 
+/** Whether the header shows the same, and does the same when it is pressed: a take begins without drawing it anew. */
+const isSame = (a: StandHeaderProps, b: StandHeaderProps) =>
+  a.title === b.title &&
+  a.aside === b.aside &&
+  a.settings === b.settings &&
+  a.isOwnTime === b.isOwnTime &&
+  a.play.exercise === b.play.exercise &&
+  a.play.leaveTo === b.play.leaveTo &&
+  a.play.round.index === b.play.round.index &&
+  a.play.round.count === b.play.round.count;
+
 /** What is played, which phrase of it, and the switches of eyes and ears. As high in every phase. */
-export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHeaderProps) {
+export const StandHeader = memo(function StandHeader(props: StandHeaderProps) {
+  const { title, aside, play, settings, isOwnTime } = props;
   const { t } = useTranslation();
   const { round, exercise } = play;
   const place = useMemo(() => placeInRound(exercise, round.index), [exercise, round.index]);
@@ -101,4 +113,4 @@ export function StandHeader({ title, aside, play, settings, isOwnTime }: StandHe
       </ActionLink>
     </Flex>
   );
-}
+}, isSame);
