@@ -95,7 +95,7 @@ ${table}
 
 - **sampleToInkMs**: from the arrival of the sample in the middle of a frame in the audio thread to the end of the drawing
   that inks the frame, on the audio clock. It holds half an analysis window (21 ms, 43 for low notes), the frames the pitch path waits
-  for, the way through the worker, and the wait for the next of 30 drawings a second.
+  for, the way through the worker, and the wait for the next drawing.
 - **recordings, archive**: through the storageWorker worker, in the rooms a player would use (Takes, Safe keeping).
 - **after ten years**: from the press on a room's name to the second frame in which it stands with what it shows, once its code is
   there; wanted: under 150 ms. ${years.takes} takes on ${years.days} days: the demo's twelve weeks laid out until they reach back ten years.
