@@ -1,9 +1,12 @@
 import { fork } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 
+/** Set in a process that `doJobs` began: others may have a channel too, which nothing here may hold open. */
+const ANSWERS = 'ANSWERS_JOBS';
+
 /** What a module does with a job that `doJobs` sends it; elsewhere nothing comes. */
 export function answerJobs<J, R>(work: (job: J) => Promise<R>): void {
-  if (!process.send) return;
+  if (!process.env[ANSWERS]) return;
   process.on('message', (job: J) => void work(job).then((result) => process.send?.(result)));
 }
 
@@ -20,7 +23,7 @@ export async function doJobs<J, R>(
   let next = 0;
   const worker = () =>
     new Promise<void>((resolve, reject) => {
-      const child = fork(module);
+      const child = fork(module, { env: { ...process.env, [ANSWERS]: '1' } });
       let isOver = false;
       let at = -1;
       const give = () => {

@@ -12,7 +12,7 @@ export function fitCanvas(
   if (!ctx) throw new Error('This browser has no 2D canvas.');
   const [wide, high] = [Math.round(width * ratio), Math.round(height * ratio)];
   // One that has its size keeps its memory: another costs the beginning of a take a third of its time.
-  if (canvas.width === wide && canvas.height === high) ctx.reset();
+  if (canvas.width === wide && canvas.height === high && 'reset' in ctx) ctx.reset();
   else [canvas.width, canvas.height] = [wide, high];
   ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
   return ctx;
