@@ -66,8 +66,12 @@ const OPEN_ITEMS = 8;
 const OUTLINE_STEP_SECONDS = 0.1;
 /** As often as frames of sound come; where none came, nothing is drawn. */
 const INK_PER_SECOND = 50;
-/** What was heard before a take was known as one is inked over the next drawings: it never holds up the first. */
+/**
+ * What was heard before a take was known as one is inked over the next drawings, so many frames each: it never holds up the first. More
+ * than that is a page that is laid out anew, and whole at once.
+ */
 const MOST_INK = 40;
+const PAST_INK = 160;
 
 /** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
 export function LivePage(props: LivePageProps) {
@@ -162,7 +166,8 @@ export function LivePage(props: LivePageProps) {
         const from = ink.count;
         // After the end nothing is added: the page keeps the take as it was.
         const heard = live.takeFrames ?? live.track.count;
-        ink.follow(live.track, phase === 'resting' ? heard : Math.min(heard, from + MOST_INK));
+        const isPast = heard - from <= PAST_INK && phase !== 'resting';
+        ink.follow(live.track, isPast ? Math.min(heard, from + MOST_INK) : heard);
         const layout = inTake(zero);
         if (showsInk && ink.count > from) {
           paintInk(front, ink, from, ink.count, layout, palette);
