@@ -50,6 +50,8 @@ test('Firefox: a first visit leads to a judged swell, its take, the map, and an 
     await reads(firefox, 'dB from pp to ff');
     await press(firefox, 'Details');
     await reads(firefox, 'In words');
+    // Its last part stands: a page that is left while its code is still fetched rightly says that it was not.
+    await firefox.until(() => document.querySelector('.recharts-surface') !== null, null);
     await firefox.goto(`${baseURL}/map`);
     await reads(firefox, 'Where is my tone uneven?');
     await firefox.goto(`${baseURL}/case/keeping`);
