@@ -13,7 +13,7 @@ import {
   type VerdictRow,
 } from '@inner-hum/core/verdicts';
 import { answerJobs } from '../jobs.ts';
-import { renderModelNotes } from './modelNotes.ts';
+import { hasModel, renderModelNotes } from './modelNotes.ts';
 import { readRecordedNotes } from './recordedNotes.ts';
 import { sampledSound } from './sampledSound.ts';
 
@@ -74,45 +74,56 @@ const every = (rows: readonly VerdictRow[], step: number, from = 0) =>
 
 export interface Origin {
   name: string;
-  ear: Ear;
+  /** By whose sound: made by who plays it, for sampled notes take their time. */
+  makeEar(): Ear | Promise<Ear>;
   disturbances: readonly Named[];
   clean: readonly VerdictRow[];
   faulty: readonly VerdictRow[];
 }
 
-export async function origins(): Promise<Origin[]> {
-  const sampled = {
-    disturbances: SOME,
-    clean: CLEAN_ROWS.filter(canBeSampled),
-    faulty: every(FAULT_ROWS.filter(canBeSampled), SAMPLED_FAULTS_EVERY),
-  };
-  const model = renderModelNotes();
-  return [
-    {
-      name: 'Tones by addition, every drill',
-      ear: 'additive',
-      disturbances: WITH_GOALS,
-      clean: CLEAN_ROWS,
-      faulty: every(FAULT_ROWS, GOAL_FAULTS_EVERY, 2),
-    },
-    {
-      name: 'Tones by addition, every drill, by a hand that is less steady',
-      ear: 'additive',
-      disturbances: ROOMS,
-      clean: CLEAN_ROWS.map(byHand),
-      faulty: every(FAULT_ROWS, GOAL_FAULTS_EVERY, 2).map(byHand),
-    },
-    {
-      name: 'Tones by addition, some drills: softer and louder beside the player',
-      ear: 'additive',
-      disturbances: [...beside(35), ...beside(15)],
-      clean: every(CLEAN_ROWS, CLEAN_EVERY),
-      faulty: every(FAULT_ROWS, FAULTS_EVERY),
-    },
-    { name: 'Recorded notes of an alto', ear: sampledSound(await readRecordedNotes()), ...sampled },
-    ...(model ? [{ name: 'A physical model of reed and bore', ear: sampledSound(model), ...sampled }] : []),
-  ];
-}
+const SAMPLED = {
+  disturbances: SOME,
+  clean: CLEAN_ROWS.filter(canBeSampled),
+  faulty: every(FAULT_ROWS.filter(canBeSampled), SAMPLED_FAULTS_EVERY),
+};
+
+export const ORIGINS: readonly Origin[] = [
+  {
+    name: 'Tones by addition, every drill',
+    makeEar: () => 'additive',
+    disturbances: WITH_GOALS,
+    clean: CLEAN_ROWS,
+    faulty: every(FAULT_ROWS, GOAL_FAULTS_EVERY, 2),
+  },
+  {
+    name: 'Tones by addition, every drill, by a hand that is less steady',
+    makeEar: () => 'additive',
+    disturbances: ROOMS,
+    clean: CLEAN_ROWS.map(byHand),
+    faulty: every(FAULT_ROWS, GOAL_FAULTS_EVERY, 2).map(byHand),
+  },
+  {
+    name: 'Tones by addition, some drills: softer and louder beside the player',
+    makeEar: () => 'additive',
+    disturbances: [...beside(35), ...beside(15)],
+    clean: every(CLEAN_ROWS, CLEAN_EVERY),
+    faulty: every(FAULT_ROWS, FAULTS_EVERY),
+  },
+  {
+    name: 'Recorded notes of an alto',
+    makeEar: async () => sampledSound(await readRecordedNotes()),
+    ...SAMPLED,
+  },
+  ...(hasModel()
+    ? [
+        {
+          name: 'A physical model of reed and bore',
+          makeEar: () => sampledSound(renderModelNotes()),
+          ...SAMPLED,
+        },
+      ]
+    : []),
+];
 
 /** Median distance of what was measured from what was played, over the notes of takes. */
 interface Distances {
@@ -153,7 +164,7 @@ function distances(pairs: readonly (readonly [TakeAnalysis | null, TakeAnalysis 
   };
 }
 
-function measure({ ear, clean, faulty }: Origin, [name, disturb]: Named): TakesRow {
+function measure({ clean, faulty }: Origin, [name, disturb]: Named, ear: Ear): TakesRow {
   const takes = clean.map((row) => runRow(row, ear, 7, disturb));
   const blamed = takes.flatMap(({ row, said, wrong }) =>
     wrong === null ? [] : [`${row.hornId}, ${row.family}: ${said}`],
@@ -169,8 +180,10 @@ export interface TakesJob {
   disturbance: number;
 }
 
-let prepared: Promise<Origin[]> | null = null;
+const ears = new Map<Origin, Ear | Promise<Ear>>();
 answerJobs(async ({ origin, disturbance }: TakesJob) => {
-  const from = (await (prepared ??= origins()))[origin];
-  return measure(from, from.disturbances[disturbance]);
+  const from = ORIGINS[origin];
+  const ear = ears.get(from) ?? from.makeEar();
+  ears.set(from, ear);
+  return measure(from, from.disturbances[disturbance], await ear);
 });

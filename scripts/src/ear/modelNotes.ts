@@ -30,9 +30,11 @@ export function renderModel(
 /** A note that overblows by itself now and then is no note to be judged by. */
 const OWN = 0.99;
 
-/** Steady notes of a physical model of reed and bore that none of us wrote, or null where it is not installed. */
-export function renderModelNotes(): SampledNote[] | null {
-  if (!existsSync(PROGRAM)) return null;
+/** Whether the physical model of reed and bore, which none of us wrote, is installed. */
+export const hasModel = () => existsSync(PROGRAM);
+
+/** Steady notes of that model. */
+export function renderModelNotes(): SampledNote[] {
   return Array.from({ length: HIGHEST - LOWEST + 1 }, (_, i) => {
     const midi = LOWEST + i;
     const { samples, sampleRateHz } = renderModel([

@@ -1,6 +1,6 @@
 import { doJobs } from '../jobs.ts';
 import { measuredOn, writePage } from '../report.ts';
-import { origins, type Origin, type TakesJob, type TakesRow } from './measureTakes.ts';
+import { ORIGINS, type Origin, type TakesJob, type TakesRow } from './measureTakes.ts';
 
 const percent = (count: number, of: number) => `${count} of ${of} (${((100 * count) / of).toFixed(0)} %)`;
 const figure = (value: number | null, digits: number) => (value === null ? '-' : value.toFixed(digits));
@@ -31,8 +31,7 @@ ${said.join('\n')}
  * only the origins in whose name it stands, printed.
  */
 export async function benchTakes(word?: string): Promise<void> {
-  const all = await origins();
-  const jobs = all.flatMap(({ name, disturbances }, origin): TakesJob[] =>
+  const jobs = ORIGINS.flatMap(({ name, disturbances }, origin): TakesJob[] =>
     word === undefined || name.includes(word)
       ? disturbances.map((_, disturbance) => ({ origin, disturbance }))
       : [],
@@ -41,13 +40,13 @@ export async function benchTakes(word?: string): Promise<void> {
     new URL('./measureTakes.ts', import.meta.url),
     jobs,
     (row: TakesRow, { origin }) => {
-      const { name, clean, faulty } = all[origin];
+      const { name, clean, faulty } = ORIGINS[origin];
       console.log(
         `${name}, ${row.name}: ${row.blamed.length} of ${clean.length} blamed, ${row.named} of ${faulty.length} named`,
       );
     },
   );
-  const tables = all.flatMap((origin, i) => {
+  const tables = ORIGINS.flatMap((origin, i) => {
     const own = rows.filter((_, at) => jobs[at].origin === i);
     return own.length > 0 ? [tableOf(origin, own)] : [];
   });
