@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FrameTrack } from '../hearing/index.ts';
+import { trackOf, type TrackPart } from '../testing/trackOf.ts';
 import {
   fadeMs,
   frameMask,
@@ -10,16 +10,6 @@ import {
   measureRelease,
   partialOf,
 } from './index.ts';
-
-type Part = [frames: number, f0Hz: number | null, levelDb?: number, clarity?: number];
-
-function trackOf(...parts: Part[]): FrameTrack {
-  const track = new FrameTrack(4);
-  for (const [frames, f0Hz, levelDb = -30, clarity = 0.95] of parts)
-    for (let i = 0; i < frames; i++)
-      track.append(f0Hz ?? NaN, f0Hz === null ? 0.1 : clarity, levelDb, 3, -30);
-  return track;
-}
 
 describe('partials of a tube', () => {
   it('takes what is within 60 cents of a multiple, and nothing else', () => {
@@ -39,7 +29,7 @@ describe('the span of a tone', () => {
     expect(findToneSpan(trackOf([100, 220, -30, 0.4]), null)).toBeNull();
     expect(
       findToneSpan(
-        trackOf(...Array.from({ length: 50 }, (_, i): Part => [1, i % 2 === 0 ? 220 : 330])),
+        trackOf(...Array.from({ length: 50 }, (_, i): TrackPart => [1, i % 2 === 0 ? 220 : 330])),
         null,
       ),
     ).toBeNull();
@@ -52,13 +42,13 @@ describe('the span of a tone', () => {
 });
 
 describe('the release', () => {
-  const release = (...end: Part[]) => {
+  const release = (...end: TrackPart[]) => {
     const track = trackOf([20, null, -70], [200, 220, -30], ...end, [40, null, -70]);
     const span = findToneSpan(track, null);
     return span && measureRelease(track, span, 0);
   };
   const fade = (frames: number, cents: number) =>
-    Array.from({ length: frames }, (_, i): Part => {
+    Array.from({ length: frames }, (_, i): TrackPart => {
       const share = (i + 1) / frames;
       return [1, 220 * 2 ** ((-cents * share) / 1200), -30 - 25 * share];
     });
@@ -69,7 +59,7 @@ describe('the release', () => {
   });
 
   it('says how long a tone takes to go', () => {
-    const went = (...end: Part[]) => {
+    const went = (...end: TrackPart[]) => {
       const track = trackOf([20, null, -70], [200, 220, -30], ...end, [40, null, -70]);
       return fadeMs(track, findToneSpan(track, null) ?? { first: 0, last: 0 }, -30);
     };
@@ -94,7 +84,7 @@ describe('the release', () => {
 
 describe('slips to another partial', () => {
   const span = { first: 0, last: 399 };
-  const slips = (...parts: Part[]) => findSlips(trackOf(...parts), span, 220, 1, new Uint8Array(400));
+  const slips = (...parts: TrackPart[]) => findSlips(trackOf(...parts), span, 220, 1, new Uint8Array(400));
 
   it('tells jump from crack at 150 ms, and lets shorter than 30 ms pass', () => {
     expect(slips([100, 220], [15, 440], [285, 220])).toEqual([
@@ -108,7 +98,7 @@ describe('slips to another partial', () => {
     expect(slips([100, 220], [6, 530], [294, 220])).toEqual([
       { type: 'squeak', timeSeconds: 1, lengthSeconds: 0.06, soundingHz: 530 },
     ]);
-    const bend = Array.from({ length: 20 }, (_, i): Part => [1, 220 * 2 ** ((-10 * (i + 1)) / 1200)]);
+    const bend = Array.from({ length: 20 }, (_, i): TrackPart => [1, 220 * 2 ** ((-10 * (i + 1)) / 1200)]);
     expect(slips([100, 220], ...bend, [280, 220])).toEqual([]);
     expect(slips([100, 220], [2, 310], [50, 440], [248, 220]).map(({ type }) => type)).toEqual(['jump']);
   });
@@ -127,7 +117,7 @@ describe('slips to another partial', () => {
 
 describe('gaps', () => {
   const span = { first: 0, last: 207 };
-  const gaps = (...parts: Part[]) => {
+  const gaps = (...parts: TrackPart[]) => {
     const track = trackOf(...parts);
     return findGaps(track, { first: 0, last: track.count - 1 }, new Uint8Array(track.count));
   };
@@ -147,7 +137,7 @@ describe('gaps', () => {
   });
 
   it('takes a fast fade for a fade', () => {
-    const fade = Array.from({ length: 100 }, (_, i): Part => [1, 220, -20 - i / 2]);
+    const fade = Array.from({ length: 100 }, (_, i): TrackPart => [1, 220, -20 - i / 2]);
     expect(gaps(...fade)).toEqual([]);
   });
 });
@@ -166,11 +156,11 @@ describe('what must not be measured', () => {
 });
 
 describe('the notes of free playing', () => {
-  const notes = (...parts: Part[]) =>
+  const notes = (...parts: TrackPart[]) =>
     findNotes(trackOf(...parts), null).map(({ first, last }) => [first, last]);
   /** A glide of so many cents a frame. */
   const glide = (frames: number, from: number, centsPerFrame: number) =>
-    Array.from({ length: frames }, (_, i): Part => [1, from * 2 ** ((i * centsPerFrame) / 1200)]);
+    Array.from({ length: frames }, (_, i): TrackPart => [1, from * 2 ** ((i * centsPerFrame) / 1200)]);
 
   it('parts a slurred semitone, also where the window smears it, and a repeated note after a rest', () => {
     expect(notes([50, 220], [50, 233.08], [20, null, -70], [50, 233.08])).toEqual([
@@ -186,7 +176,7 @@ describe('the notes of free playing', () => {
 
   it('keeps a bend, vibrato, a crack and a short hole inside their note', () => {
     expect(notes([20, 220], ...glide(150, 220, -0.6))).toHaveLength(1);
-    const vibrato = Array.from({ length: 200 }, (_, i): Part => [
+    const vibrato = Array.from({ length: 200 }, (_, i): TrackPart => [
       1,
       220 * 2 ** ((40 * Math.sin(i / 3)) / 1200),
     ]);

@@ -1,17 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FrameTrack } from '../hearing/index.ts';
+import { trackOf, type TrackPart } from '../testing/trackOf.ts';
 import { createClearWatch } from './clear.ts';
 import { clearSeconds, findStretches, phrasesHeard, pitchRuns, withoutPitch } from './index.ts';
 
-type Part = [frames: number, f0Hz: number | null, levelDb?: number];
-
-function trackOf(...parts: Part[]): FrameTrack {
-  const track = new FrameTrack(4);
-  for (const [frames, f0Hz, levelDb = f0Hz === null ? -70 : -30] of parts)
-    for (let i = 0; i < frames; i++) track.append(f0Hz ?? NaN, f0Hz === null ? 0.1 : 0.95, levelDb, 3, -30);
-  return track;
-}
 const bent = (hz: number, cents: number) => hz * 2 ** (cents / 1200);
 const anyTrack = fc
   .array(fc.tuple(fc.integer({ min: 1, max: 60 }), fc.option(fc.constantFrom(220, 221, 233.08, 330, 440))), {
@@ -76,7 +68,7 @@ describe('stretches of tone', () => {
   });
 
   it('are no syllables: what glides and is over within 300 ms', () => {
-    const glide = (frames: number, cents: number): Part[] =>
+    const glide = (frames: number, cents: number): TrackPart[] =>
       Array.from({ length: frames }, (_, i) => [1, bent(220, (cents * i) / frames)]);
     expect(findStretches(trackOf(...glide(25, 55)), null)).toEqual([]);
     expect(findStretches(trackOf(...glide(25, 30)), null)).toHaveLength(1);
@@ -148,7 +140,7 @@ describe('phrases of a recording', () => {
 });
 
 describe('a note that became clear', () => {
-  const seconds = (...parts: Part[]) => {
+  const seconds = (...parts: TrackPart[]) => {
     const track = trackOf(...parts);
     return clearSeconds(track, { first: 0, last: track.count - 1 }, 0, 220, 20);
   };
