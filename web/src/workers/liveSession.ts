@@ -1,14 +1,9 @@
 import { FRAME_SECONDS, type FrameColumns } from '@inner-hum/core/hearing';
 import { markFraction, levelAtFraction } from '@inner-hum/core/exercise';
-import { firstFault, type TakeContext } from '@inner-hum/core/judge';
+import { firstFault } from '@inner-hum/core/judge';
 import { roundToSteps } from '@inner-hum/core/signal';
-import {
-  createSoundWatch,
-  createTakeGate,
-  quietestRoom,
-  type LiveFollower,
-  type TakeGate,
-} from '@inner-hum/core/tone';
+import { createSoundWatch, createTakeGate, type LiveFollower, type TakeGate } from '@inner-hum/core/tone';
+import { floorOf, takeContext, withDrone } from './armedTake.ts';
 import { HeardSegment } from './heardSegment.ts';
 import type { ArmChange, ArmRequest, CapturedBlock, SessionEvent } from './protocol.ts';
 import { startTake, type RunningTake } from './runningTake.ts';
@@ -22,8 +17,6 @@ const FAULT_EVERY_FRAMES = 25;
 
 /** A take goes on so much longer than the frame that ended it: by then that frame was told, however the sound was cut. */
 const TAIL_SECONDS = 0.16;
-/** The room is what was quietest in so much of the time before. */
-const ROOM_FRAMES = 1000;
 /** Before a note that follows a take there must have been so much silence: it may lie in the end of that take. */
 const LOOK_BACK_FRAMES = 40;
 
@@ -75,15 +68,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   const newGate = (request: ArmRequest, { afterSilence }: Pick<ArmRequest, 'afterSilence'> = request) => {
     const limits = limitsOf(request);
     follower = limits.follower;
-    return createTakeGate({ ...limits, roomFloorDb: floorOf(request), afterSilence });
+    return createTakeGate({ ...limits, roomFloorDb: floorOf(request, leakDb), afterSilence });
   };
-  const withDrone = (request: ArmRequest): ArmRequest => ({
-    ...request,
-    context: { ...request.context, droneSpoils: leakDb !== null && leakDb < Infinity },
-  });
-  /** What is no louder than the room, or than a drone in it, is nobody playing. */
-  const floorOf = ({ context: { roomFloorDb } }: ArmRequest) =>
-    leakDb === null ? roomFloorDb : Math.max(roomFloorDb ?? -Infinity, leakDb);
 
   function newSegment(startSample: number, takeId: string | null, beatZeroSeconds: number | null) {
     heard = new HeardSegment(startSample, sampleRateHz);
@@ -94,13 +80,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
   function beginTake(request: ArmRequest, startSample: number, liveBeatZero: number, counted: boolean) {
     const { takeId } = request;
     armed = null;
-    const context: TakeContext = {
-      ...request.context,
-      roomFloorDb: leakDb === Infinity ? request.context.roomFloorDb : floorOf(request),
-      // The room is heard before the player: from inside a take that is full of written air it could not be told.
-      room: leakDb === null ? quietestRoom(heard.track, Math.max(0, heard.track.count - ROOM_FRAMES)) : null,
-      beatZeroSeconds: counted ? liveBeatZero : null,
-    };
+    const context = takeContext(request, leakDb, heard.track, counted ? liveBeatZero : null);
     const agoSeconds = (history.end - startSample) / sampleRateHz;
     take = startTake(request, context, { sampleRateHz, startSample, agoSeconds }, send);
     for (const time of dueClicks) take.noteDueClick(time);
@@ -189,13 +169,8 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
         const hop = FRAME_SECONDS * sampleRateHz;
         newSegment(Math.round(Math.ceil(startFrame / hop) * hop), null, null);
       }
-      const lost = startFrame - history.end;
-      // What the machine was too busy to hear becomes silence, so that the clock stays true.
-      const block = lost > 0 ? new Float32Array(lost + samples.length) : samples;
-      if (lost > 0) {
-        block.set(samples, lost);
-        if (lost > LOST_SECONDS * sampleRateHz) send({ type: 'trouble', trouble: 'lostSound' });
-      }
+      const { block, lost } = history.filledUpTo(startFrame, samples);
+      if (lost > LOST_SECONDS * sampleRateHz) send({ type: 'trouble', trouble: 'lostSound' });
       // What is heard is what is kept, bit for bit, and can be packed without loss.
       roundToSteps(block);
       const trouble = watch.lookAtSamples(block);
@@ -217,7 +192,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     arm(request) {
       if (take) finishTake();
       leakDb = request.droneLeakDb;
-      armed = withDrone(request);
+      armed = withDrone(request, leakDb);
       countedStart = null;
       dueClicks = [];
       watch = createSoundWatch(levelAtFraction(markFraction('pp'), request.context.scale));
@@ -232,7 +207,7 @@ export function createLiveSession(sampleRateHz: number, send: (event: SessionEve
     adjust({ eyes, scale, droneLeakDb }) {
       const isNews = leakDb !== droneLeakDb;
       leakDb = droneLeakDb;
-      if (armed) armed = withDrone({ ...armed, eyes, context: { ...armed.context, scale } });
+      if (armed) armed = withDrone({ ...armed, eyes, context: { ...armed.context, scale } }, leakDb);
       if (armed && isNews && gate) gate = newGate(armed, { afterSilence: false });
       if (eyes === 'watch') take?.watched();
       if (leakDb !== null && leakDb < Infinity) take?.droneHeard();

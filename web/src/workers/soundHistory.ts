@@ -24,6 +24,21 @@ export class SoundHistory {
     return this.next;
   }
 
+  /**
+   * A block that begins at `frame`, with what the machine was too busy to hear before it as silence, so that the clock stays true, and
+   * how many samples that are.
+   */
+  filledUpTo(
+    frame: number,
+    samples: Float32Array<ArrayBuffer>,
+  ): { block: Float32Array<ArrayBuffer>; lost: number } {
+    const lost = frame - this.next;
+    if (lost <= 0) return { block: samples, lost: 0 };
+    const block = new Float32Array(lost + samples.length);
+    block.set(samples, lost);
+    return { block, lost };
+  }
+
   append(samples: Float32Array): void {
     const kept =
       samples.length > this.data.length ? samples.subarray(samples.length - this.data.length) : samples;
