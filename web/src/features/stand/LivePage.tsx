@@ -1,77 +1,19 @@
-import {
-  exerciseAsPlayed,
-  exerciseUpTo,
-  isOpenEnded,
-  lengthBeats,
-  scoreOf,
-  secondsPerBeat,
-  type DynamicScale,
-  type Exercise,
-} from '@inner-hum/core/exercise';
-import type { HornId, NoteNaming } from '@inner-hum/core/horn';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  createLayout,
-  everyFrame,
-  fitCanvas,
-  InkTrack,
-  LABEL_FONT,
-  LABEL_ROOM_PX,
-  MARK_FONT,
-  NAME_FONT,
-  paintInk,
-  paintMarks,
-  paintNames,
-  paintOutlineAhead,
-  paintRules,
-  paintStrayLabels,
-  strayStarts,
-  useElementSize,
-  useRibbonPalette,
-  writtenInk,
-} from '../../ribbon/index.ts';
-import { barSounds } from '../../audio/index.ts';
-import { ownTimeBeats } from './ownTimeBeats.ts';
-import { paintBeats } from './paintBeats.ts';
-import { useSession, type VisitPhase } from '../../session/index.ts';
-import { writtenOn } from './writtenOn.ts';
-import { itemName } from '../../notation/index.ts';
+import { everyFrame, fitCanvas, useElementSize, useRibbonPalette } from '../../ribbon/index.ts';
+import { useSession } from '../../session/index.ts';
+import { createLivePainter, MARK_ROW, type LivePageContent } from './livePainter.ts';
 
-interface LivePageProps {
-  exercise: Exercise;
-  hornId: HornId;
-  a4Hz: number;
-  scale: DynamicScale;
-  phase: VisitPhase;
-  /** The ribbon stays hidden: a blind take that runs, or has not been called yet. */
-  hidden: boolean;
-  naming: NoteNaming;
-  beatsSeen: boolean;
+interface LivePageProps extends LivePageContent {
   label: string;
 }
 
-/** There is a take to be seen: it grows, or stands still. */
-const SHOWS_TAKE: ReadonlySet<VisitPhase> = new Set(['playing', 'judging', 'resting']);
-const MARK_ROW = 44;
 const TICK_ROW = 48;
 /** Below the page, over what stands there when nothing sounds. */
 const LARGE_BEAT_ROW = 168;
 const LEAST_RIBBON = 60;
-/** A page in the player's own time has so much more room than is written; a note that is held longer grows by such steps. */
-const OWN_TIME_ROOM = 1.3;
-const GROWS_BEATS = 0.5;
-const OPEN_ITEMS = 8;
-/** How often the outline that lies ahead gives way to the ink. */
-const OUTLINE_STEP_SECONDS = 0.1;
 /** As often as frames of sound come; where none came, nothing is drawn. */
 const INK_PER_SECOND = 50;
-/**
- * What was heard before a take was known as one is inked over the next drawings, so many frames each: it never holds up the first. More
- * than that is a page that is laid out anew, and whole at once.
- */
-const MOST_INK = 40;
-const PAST_INK = 160;
 
 /** The exercise on one page: hairpin outline ahead, ink where the player has been, the beat below. */
 export function LivePage(props: LivePageProps) {
@@ -93,149 +35,12 @@ export function LivePage(props: LivePageProps) {
     const back = fitCanvas(under.current, width, paperHeight);
     const outline = fitCanvas(ahead.current, width, ribbonHeight);
     const front = fitCanvas(over.current, width, ribbonHeight);
-    const beat = secondsPerBeat(exercise);
-    const narrow = width < 520;
-    const strayLabel = (partial: number) => t('ribbon.partial', { partial });
-    /** Of what goes on until the player stops, a part is shown: what was played and a little more. */
-    const upTo = (index: number) =>
-      isOpenEnded(exercise) ? exerciseUpTo(exercise, Math.max(OPEN_ITEMS, index + OPEN_ITEMS / 2)) : exercise;
-    const score = scoreOf(exercise);
-    /** What is written on the page. In the player's own time it moves along, and the page grows where it is too short. */
-    let written = writtenOn(phase === 'resting' ? exercise : upTo(0), hornId, a4Hz);
-    let pageSeconds = written.length * (isOwnTime && phase !== 'resting' ? OWN_TIME_ROOM : 1);
-    // Time of the page runs from beat 0; a take's own clock is shifted by its beat 0.
-    const layOut = () =>
-      createLayout({
-        width,
-        height: ribbonHeight,
-        left: 4,
-        right: width - (narrow ? 14 : LABEL_ROOM_PX),
-        fromSeconds: -0.2 * beat,
-        toSeconds: pageSeconds + 0.3 * beat,
-      });
-    let page = layOut();
-    const labels = narrow ? null : { sharp: t('ribbon.sharp'), flat: t('ribbon.flat'), font: LABEL_FONT };
-    const showsInk = !hidden;
-    const leadBeats = exercise.start === 'countIn' ? exercise.beatsPerBar : 0;
-    const placeCursor = (x: number | null) => {
-      if (!cursor.current) return;
-      cursor.current.style.visibility = x === null ? 'hidden' : 'visible';
-      // Hidden it must not stand where a narrower page has no room for it.
-      cursor.current.style.transform = x === null ? 'none' : `translateX(${x}px)`;
-    };
-    /** The page on a take's own clock, whose beat 0 is at `zero`. */
-    const inTake = (zero: number) => ({
-      ...page,
-      fromSeconds: page.fromSeconds + zero,
-      xAt: (seconds: number) => page.xAt(seconds - zero),
-    });
-    let strays: number[] = [];
-    let track = live.track;
-    let ink: InkTrack | null = null;
-    let zero = 0;
-    let drawn = '';
-    let followed = '';
-
-    /** Writes the page anew where the player has moved on, or holds a note for longer than is written. */
-    const followOwnTime = (now: number) => {
-      if (!live.follower) return;
-      const { place } = live.follower;
-      const asked = upTo(place.index);
-      const beats = ownTimeBeats(exercise, score, place, zero, now).slice(0, asked.phrases[0].items.length);
-      const key = beats.map((each) => Math.ceil(each / GROWS_BEATS)).join();
-      if (key === followed) return;
-      followed = key;
-      written = writtenOn(exerciseAsPlayed(asked, beats), hornId, a4Hz);
-      if (written.length > pageSeconds) pageSeconds = written.length * OWN_TIME_ROOM;
-      page = layOut();
-      ink = null;
-    };
-
-    const paint = () => {
-      const running = live.takeId !== null && live.beatZeroSeconds !== null && SHOWS_TAKE.has(phase);
-      if (running) zero = live.beatZeroSeconds ?? 0;
-      const now = desk.now() - live.startSeconds - zero;
-      if (running && isOwnTime && phase === 'playing') followOwnTime(now);
-      if (running && (ink === null || track !== live.track)) {
-        track = live.track;
-        ink = new InkTrack(writtenInk({ exercise: written.exercise, hornId, a4Hz, scale }, zero));
-        strays = [];
-        front.clearRect(0, 0, width, ribbonHeight);
-      }
-      if (running && ink) {
-        const from = ink.count;
-        // After the end nothing is added: the page keeps the take as it was.
-        const heard = live.takeFrames ?? live.track.count;
-        const isPast = heard - from <= PAST_INK && phase !== 'resting';
-        ink.follow(live.track, isPast ? Math.min(heard, from + MOST_INK) : heard);
-        const layout = inTake(zero);
-        if (showsInk && ink.count > from) {
-          paintInk(front, ink, from, ink.count, layout, palette);
-          strays.push(...strayStarts(ink, from));
-        }
-      }
-      const pulse = metronome.pulse;
-      const pulseNow = desk.now() - desk.outputLatencySeconds();
-      const pulseBeat = pulse ? (pulseNow - pulse.zeroSeconds) / pulse.secondsPerBeat : null;
-      const isSeen =
-        pulse && pulseBeat !== null && barSounds(pulse, pulseBeat) && beatsSeen && phase !== 'resting';
-      const beatNow = isSeen ? pulseBeat : null;
-      placeCursor(phase === 'playing' && now > 0 && now < pageSeconds + 0.3 * beat ? page.xAt(now) : null);
-
-      // The page itself is drawn when what it shows has changed, not with every frame of ink.
-      const inked = running && showsInk && ink ? ink.count * 0.01 - zero : 0;
-      const outlineFrom = Math.max(0, Math.floor(inked / OUTLINE_STEP_SECONDS) * OUTLINE_STEP_SECONDS);
-      const here =
-        phase === 'playing' && now >= 0 ? written.score.findIndex(({ endBeat }) => now < endBeat * beat) : -1;
-      const lampFades = beatNow !== null && !(phase === 'playing' && beatNow >= leadBeats);
-      // The outline gives way to the ink; drawn anew with all of the page it would cost a take more than the ink does.
-      if (outlineFrom > 0) outline.clearRect(0, 0, page.xAt(outlineFrom), ribbonHeight);
-      const shows = JSON.stringify([
-        followed,
-        strays.length,
-        here,
-        lampFades ? beatNow : beatNow && Math.floor(beatNow),
-        // Words drawn before their faces had come are drawn again.
-        document.fonts.status,
-      ]);
-      if (shows === drawn) return;
-      drawn = shows;
-      back.clearRect(0, 0, width, paperHeight);
-      const { stretches, wantedAt, bendAt, marks } = written;
-      paintRules(back, page, palette, labels, bendAt);
-      if (ink && strays.length > 0)
-        paintStrayLabels(back, ink, strays, inTake(zero), palette, strayLabel, LABEL_FONT);
-      outline.clearRect(0, 0, width, ribbonHeight);
-      if (phase !== 'resting')
-        paintOutlineAhead(outline, page, palette, outlineFrom, stretches, wantedAt, bendAt);
-      if (score.length > 1) {
-        const names = written.score.flatMap(({ item, startBeat }, i) => {
-          const name = itemName(
-            item,
-            i > 0 ? written.score[i - 1].item : undefined,
-            exercise,
-            hornId,
-            naming,
-            t,
-          );
-          return name === null ? [] : [{ seconds: startBeat * beat, name, isNow: i === here }];
-        });
-        paintNames(back, page, palette, names, NAME_FONT);
-      }
-      paintMarks(back, page, palette, marks, ribbonHeight + 30, MARK_FONT);
-      if (isOwnTime) return;
-      paintBeats(back, page, palette, {
-        top: ribbonHeight + MARK_ROW,
-        largeTop: height,
-        beats: lengthBeats(exercise),
-        secondsPerBeat: beat,
-        beatsPerBar: exercise.beatsPerBar,
-        beatNow,
-        leadBeats,
-        counting: phase === 'counting',
-        running: phase === 'playing',
-      });
-    };
+    const paint = createLivePainter(
+      { exercise, hornId, a4Hz, scale, phase, hidden, naming, beatsSeen },
+      { back, outline, front, cursor: cursor.current, width, height, ribbonHeight, paperHeight, palette },
+      { live, desk, metronome },
+      t,
+    );
     if (phase !== 'resting') return everyFrame(paint, INK_PER_SECOND);
     // An ended take stands still.
     paint();
@@ -249,7 +54,6 @@ export function LivePage(props: LivePageProps) {
     hidden,
     naming,
     beatsSeen,
-    isOwnTime,
     width,
     height,
     ribbonHeight,

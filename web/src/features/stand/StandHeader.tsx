@@ -9,7 +9,10 @@ import type { ExercisePlay } from './useExercise.ts';
 interface StandHeaderProps {
   title: string;
   aside: string;
-  play: ExercisePlay;
+  /** All that `isSame` looks at, and what follows from the settings. */
+  play: Pick<ExercisePlay, 'exercise' | 'leaveTo' | 'onEyes' | 'onClick' | 'onDrone'> & {
+    round: Pick<ExercisePlay['round'], 'index' | 'count'>;
+  };
   settings: SettingsRecord;
   isOwnTime: boolean;
 }

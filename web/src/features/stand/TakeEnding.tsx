@@ -71,14 +71,14 @@ export function TakeEnding({ settings, play, take, after }: TakeEndingProps) {
             </>
           )}
           {!asks && (!isRound || round.over) && (
-            <ActionButton onClick={play.onChangeIt}>{t('swell.change')}</ActionButton>
-          )}
-          {!asks && (!isRound || round.over) && (
-            <Box visibility={play.takeIsStored ? 'visible' : 'hidden'}>
-              <ActionLink look="plain" to={`/takes/${take.id}`}>
-                {t('swell.closer')}
-              </ActionLink>
-            </Box>
+            <>
+              <ActionButton onClick={play.onChangeIt}>{t('swell.change')}</ActionButton>
+              <Box visibility={play.takeIsStored ? 'visible' : 'hidden'}>
+                <ActionLink look="plain" to={`/takes/${take.id}`}>
+                  {t('swell.closer')}
+                </ActionLink>
+              </Box>
+            </>
           )}
         </Flex>
       </Flex>
