@@ -54,16 +54,21 @@ export function createQuickDesk(sampleRateHz = 48000): QuickDesk {
 
   /** Pushes sound into one sink until another takes its place. */
   async function run(port: MessagePort) {
-    let answer = () => {};
-    port.onmessage = () => answer();
+    let unanswered = 0;
+    let allAnswered = () => {};
+    port.onmessage = () => {
+      if (--unanswered === 0) allAnswered();
+    };
     while (sink === port) {
       const samples = nextBlock(isHurried ? HURRIED_BLOCK : BLOCK);
       const { length } = samples;
       const lasts = new Promise((resolve) => setTimeout(resolve, (1000 * length) / sampleRateHz));
-      const answered = new Promise<void>((resolve) => (answer = resolve));
+      const answered = new Promise<void>((resolve) => (allAnswered = resolve));
+      unanswered++;
       port.postMessage({ startFrame: frame, samples, answer: true }, [samples.buffer]);
       frame += length;
-      // A worker that does not answer is waited for no longer than it would take in real time: so it is found out.
+      // A worker that does not answer is waited for no longer than it would take in real time: so it is found out. What it
+      // then answers late, all at once, must not move the clock on: it is answers to this block that are waited for.
       await (isHurried ? Promise.race([answered, lasts]) : lasts);
       endWhatIsOver();
       doWhatIsDue();

@@ -311,3 +311,28 @@ it('a worker from which nothing comes is found out by the clock of the desk', as
   expect(stuckAt).toBeGreaterThan(27.9);
   expect(stuckAt).toBeLessThan(29.5);
 });
+
+it('answers that come late and all at once do not move the clock of the quick desk on', async () => {
+  const desk = createQuickDesk();
+  closing.push(() => desk.close());
+  const { port1, port2 } = new MessageChannel();
+  closing.push(() => port2.close());
+  let isBusy = true;
+  let kept = 0;
+  let pushed = 0;
+  port2.onmessage = () => {
+    pushed++;
+    if (isBusy) kept++;
+  };
+  desk.hurry(true);
+  await desk.open('quick', port1);
+  await expect.poll(() => kept).toBeGreaterThan(8);
+  isBusy = false;
+  const before = pushed;
+  for (; kept > 0; kept--) port2.postMessage(null);
+  // Nothing more is answered from here on: real time is all that passes.
+  const since = performance.now();
+  await expect.poll(() => pushed).toBeGreaterThan(before + 2);
+  const seconds = ((pushed - before - 2) * 4096) / 48000;
+  expect(seconds).toBeLessThan((performance.now() - since) / 1000 + 0.1);
+});
