@@ -16,6 +16,8 @@ const MIN_SCORE = 0.15;
 const THIRD_FUNDAMENTAL = 10 ** (-0.375 * 1);
 const THIRD_SECOND = 10 ** (-0.375 * 2);
 const TWELFTH_NEAR = 0.02;
+/** Both must sound where that tone has them, or they are another's: the mains hum at 50 and 100 Hz beside a low note. */
+const THIRD_SPREAD = 0.015;
 const MAX_HARMONIC = 16;
 const HALF_HARMONIC_WEIGHT = 0.45;
 
@@ -178,18 +180,21 @@ export function createCombScore(): CombScore {
   }
 
   /** Puts the tone a twelfth under the best candidate before it, where its own first and second harmonic are there. */
-  function preferTwelfthBelow(out: Candidates, hasLong: boolean) {
+  function preferTwelfthBelow(spectra: DualSpectrum, out: Candidates, hasLong: boolean) {
     const [best] = out.f0Hz;
     for (let i = 1; i < out.count; i++) {
       const hz = out.f0Hz[i];
       if (Math.abs((3 * hz) / best - 1) > TWELFTH_NEAR) continue;
       if (hz < LONG_WINDOW_BELOW_HZ && !hasLong) return;
-      const { grid } = hz < LONG_WINDOW_BELOW_HZ ? long : short;
+      const [{ grid }, spectrum] =
+        hz < LONG_WINDOW_BELOW_HZ ? ([long, spectra.long] as const) : ([short, spectra.short] as const);
       const at = (k: number) => {
         const cell = Math.round(cellOf(k * hz));
         return Math.max(grid[cell - 1], grid[cell], grid[cell + 1]);
       };
       if (at(1) < THIRD_FUNDAMENTAL * at(3) || at(2) < THIRD_SECOND * at(3)) return;
+      for (const k of [1, 2])
+        if (Math.abs(spectrum.strongestHzNear(k * hz) / (k * hz) - 1) > THIRD_SPREAD) return;
       out.f0Hz[0] = hz;
       out.f0Hz[i] = best;
       return;
@@ -216,7 +221,7 @@ export function createCombScore(): CombScore {
         searchAll(spectra, shortEnergy, withLong, out);
         if (!withLong && (out.count === 0 || out.score[0] < STILL_SURE * sureScore)) return false;
       }
-      if (out.count > 1) preferTwelfthBelow(out, withLong);
+      if (out.count > 1) preferTwelfthBelow(spectra, out, withLong);
       const hz = out.count > 0 ? out.f0Hz[0] : 0;
       if (Math.abs(hz / sureHz - 1) > SAME_TONE_SHARE) longFrames = 0;
       if (withLong) longFrames++;

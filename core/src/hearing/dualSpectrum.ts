@@ -62,6 +62,12 @@ export class Spectrum {
     const ratioIm = (dIm * xRe - dRe * xIm) / (xRe * xRe + xIm * xIm + 1e-30);
     return bin * this.binHz - (this.binHz / 2) * ratioIm;
   }
+
+  /** Frequency of the sinusoid under the louder of the two bins around `hz`, in Hz; from 2 bins up to 254. */
+  strongestHzNear(hz: number): number {
+    const below = Math.max(2, Math.min(253, Math.floor(hz / this.binHz)));
+    return this.reassignedHz(this.power[below] < this.power[below + 1] ? below + 1 : below);
+  }
 }
 
 /** The two views of one frame: short (42.7 ms, to 5.2 kHz) and long (85.3 ms, to 2.6 kHz). */

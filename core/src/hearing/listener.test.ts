@@ -194,6 +194,32 @@ describe('the listener against exact truth', () => {
       }
   });
 
+  it('does not take the hum of the mains for the first two harmonics of a tone a twelfth under a low note', () => {
+    const rateHz = 16000;
+    const low = [-10, -3, 0, -2, -4, -6, -8, -10];
+    for (const hz of [139, 143, 147, 156, 160, 165, 175, 185])
+      for (const humDb of [-14, -22])
+        for (const mainsHz of [50, 60]) {
+          const samples = Float32Array.from({ length: 0.7 * rateHz }, (_, n) => {
+            const turn = (2 * Math.PI * n) / rateHz;
+            const tone = n < 0.1 * rateHz ? 0 : 1;
+            const hum = [1, 2, 3, 4, 5, 6].reduce(
+              (sum, k) => sum + Math.sin(k * mainsHz * turn + k * k) / (k % 2 === 1 ? k : 2 * k),
+              0,
+            );
+            return low.reduce(
+              (sum, db, i) => sum + tone * 10 ** (db / 20) * Math.sin((i + 1) * hz * turn + i * i),
+              10 ** (humDb / 20) * hum,
+            );
+          });
+          const { columns } = listenTo(samples, rateHz);
+          const far = Array.from(columns.f0Hz.slice(18, 62)).filter(
+            (f0Hz) => !(Math.abs(1200 * Math.log2(f0Hz / hz)) < 60),
+          );
+          expect(far.length, `${hz} Hz, hum of ${mainsHz} Hz ${-humDb} dB under`).toBe(0);
+        }
+  });
+
   it('lets an expected tube break a tie and nothing else, and then tells both', () => {
     // Every second harmonic weaker and weaker, until 220 Hz becomes 440.
     const heard = (odd: number, expectedTubeHz: number | null) => {
