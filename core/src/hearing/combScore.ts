@@ -1,5 +1,6 @@
 import { cellOf, CELLS_PER_OCTAVE, createGrid, hzOf } from './combGrid.ts';
 import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
+import { createHeldTone } from './heldTone.ts';
 
 export const MAX_CANDIDATES = 6;
 /**
@@ -95,6 +96,7 @@ export function createCombScore(): CombScore {
   const score = new Float64Array(last + 1);
   const shortNorm = combNorm(short.cells, last);
   const longNorm = combNorm(long.cells, last);
+  const held = createHeldTone();
   // What the last frame knew.
   let sureHz = 0;
   let sureScore = 0;
@@ -222,6 +224,7 @@ export function createCombScore(): CombScore {
         if (!withLong && (out.count === 0 || out.score[0] < STILL_SURE * sureScore)) return false;
       }
       if (out.count > 1) preferTwelfthBelow(spectra, out, withLong);
+      held.keep(spectra, withLong, out);
       const hz = out.count > 0 ? out.f0Hz[0] : 0;
       if (Math.abs(hz / sureHz - 1) > SAME_TONE_SHARE) longFrames = 0;
       if (withLong) longFrames++;

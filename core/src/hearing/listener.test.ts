@@ -194,6 +194,46 @@ describe('the listener against exact truth', () => {
       }
   });
 
+  it('stays with a tone whose fundamental a room swallows for a while, and leaves it where another one begins', () => {
+    const rateHz = 16000;
+    // Harmonics 1-12 in dB, rich in every third, or in every second.
+    const thirds = [-12, -22, -10, -39, -40, -24, -18, -33, -34, -40, -40, -23];
+    const seconds = [-8, -6, -22, -10, -26, -14, -30, -20, -34, -24, -40, -28];
+    const roomDb = (t: number) => -12 * Math.max(0, Math.min(1, (t - 0.4) / 0.1, (1.1 - t) / 0.1));
+    for (const [levels, times] of [
+      [thirds, 3],
+      [seconds, 2],
+    ] as const)
+      for (const hz of [131, 196, 262, 392])
+        for (const isSlip of [false, true]) {
+          const samples = Float32Array.from({ length: 1.3 * rateHz }, (_, n) => {
+            const t = n / rateHz;
+            return levels.reduce((sum, db, i) => {
+              const isCommon = (i + 1) % times === 0;
+              // What a slip leaves behind dies away in the room; what it comes to is louder than it was.
+              const slipped = Math.max(0, t - 0.5);
+              const changedDb = isSlip
+                ? isCommon
+                  ? 8 * Math.min(1, slipped / 0.02)
+                  : -67 * slipped
+                : isCommon
+                  ? 0
+                  : roomDb(t);
+              return (
+                sum + 10 ** ((db - 12 + changedDb) / 20) * Math.sin(2 * Math.PI * (i + 1) * hz * t + i * i)
+              );
+            }, 0);
+          });
+          const { columns } = listenTo(samples, rateHz);
+          const isAt = (wanted: number) => (f0Hz: number) => Math.abs(1200 * Math.log2(f0Hz / wanted)) < 60;
+          const name = `${hz} Hz, ${times}, ${isSlip ? 'slips' : 'stays'}`;
+          const before = Array.from(columns.f0Hz.slice(15, 45));
+          const after = Array.from(columns.f0Hz.slice(isSlip ? 62 : 45, 120));
+          expect(before.filter(isAt(hz)).length, name).toBe(30);
+          expect(after.filter(isAt(isSlip ? times * hz : hz)).length, name).toBe(after.length);
+        }
+  });
+
   it('does not take the hum of the mains for the first two harmonics of a tone a twelfth under a low note', () => {
     const rateHz = 16000;
     const low = [-10, -3, 0, -2, -4, -6, -8, -10];

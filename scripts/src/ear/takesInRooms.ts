@@ -62,7 +62,7 @@ export async function benchTakes(word?: string): Promise<void> {
 
 Drills played exactly as they are written, and with one fault of the written-against-played table; then what a room, a neighbour or a computer
 does to them (\`core/src/testing/disturbances.ts\`). The sound is of three origins: tones by addition of sines on all horns, recorded notes of an
-alto bent to what is meant, and notes of the reed and bore of Debian's \`stk\` (left out where it is not installed). The last two have one colour
+alto bent to what is meant, and notes of the reed and bore of Debian's \`stk\` (its clock held by \`faketime\`; left out where they are not installed). The last two have one colour
 and no breath, and play what needs neither. The less steady hand wanders by 1.5 cents and is flat by 4 cents each 10 dB. No room was calibrated.
 
 *Blamed*: something was said of a take without a fault; wanted: at most 2 % dry, 5 % in rooms and 25 dB under the player.

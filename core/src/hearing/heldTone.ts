@@ -1,0 +1,101 @@
+import { clarityAt } from './clarity.ts';
+import type { Candidates } from './combScore.ts';
+import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
+
+/** What has been heard for so many frames is a tone that can be held. */
+const HELD_FRAMES = 10;
+/** The highest partial for which a held tone is mistaken. */
+const HIGHEST_PARTIAL = 8;
+const NEAR_SHARE = 0.03;
+/** A tone is periodic at its own period: under this it is not, where the held one is by so much more. */
+const PERIODIC = 0.97;
+const MORE_PERIODIC = 0.03;
+/** By so much, in power, the harmonics of a partial grow within the held frames where the horn goes over to it. */
+const GROWN = 10 ** 0.6;
+const HARMONICS = 16;
+/** Harmonics that two notes a fifth or a fourth apart leave out of those of their common fundamental. */
+const OF_ONE_TONE = [1, 5, 7, 11, 13];
+/** So much of its power lies in those where it is one tone. */
+const OWN_SHARE = 0.01;
+
+export interface HeldTone {
+  /** Puts the tone that was held so far before the best candidate of the newest frame, where it still sounds. */
+  keep(spectra: DualSpectrum, hasLong: boolean, out: Candidates): void;
+}
+
+/**
+ * In a room the echoes of a harmonic may nearly cancel it at the microphone. Where those that a partial does not share are weak for a while,
+ * the comb reads that partial; but what is left of them still repeats at the tone's own period, and the partial's own harmonics are no
+ * louder than before. Where the horn goes over to the partial they grow at once, and what the tone leaves in the room dies away.
+ */
+export function createHeldTone(): HeldTone {
+  let toneHz = 0;
+  let frames = 0;
+  let isOneTone = false;
+  const before = Array.from({ length: HELD_FRAMES }, () => new Float64Array(HARMONICS + 1));
+
+  const spectrumOf = ({ short, long }: DualSpectrum) => (toneHz < LONG_WINDOW_BELOW_HZ ? long : short);
+
+  /** Power of a harmonic of the tone in the newest frame; 0 above what the spectrum knows. */
+  function powerOf(spectra: DualSpectrum, harmonic: number): number {
+    const { power, binHz, topHz } = spectrumOf(spectra);
+    if (harmonic * toneHz > topHz) return 0;
+    const below = Math.floor((harmonic * toneHz) / binHz);
+    return Math.max(power[below], power[below + 1]);
+  }
+
+  function isHeld(spectra: DualSpectrum, bestHz: number): boolean {
+    const partial = Math.round(bestHz / toneHz);
+    if (partial < 2 || partial > HIGHEST_PARTIAL) return false;
+    if (Math.abs(bestHz / (partial * toneHz) - 1) > NEAR_SHARE) return false;
+    const clarity = clarityAt(spectra, bestHz);
+    if (clarity > PERIODIC || clarityAt(spectra, toneHz) < clarity + MORE_PERIODIC) return false;
+    const oldest = before[frames % HELD_FRAMES];
+    let then = 0;
+    let now = 0;
+    for (let harmonic = partial; harmonic <= HARMONICS; harmonic += partial) {
+      then += oldest[harmonic];
+      now += powerOf(spectra, harmonic);
+    }
+    return now < GROWN * then;
+  }
+
+  function hasOwnHarmonics(power: Float64Array): boolean {
+    const own = OF_ONE_TONE.reduce((sum, harmonic) => sum + power[harmonic], 0);
+    const all = power.reduce((sum, one) => sum + one, 0);
+    return own > OWN_SHARE * all;
+  }
+
+  function putFirst(out: Candidates) {
+    let place = 1;
+    while (place < out.count - 1 && Math.abs(out.f0Hz[place] / toneHz - 1) > NEAR_SHARE) place++;
+    const isThere = place < out.count && Math.abs(out.f0Hz[place] / toneHz - 1) <= NEAR_SHARE;
+    const own = isThere ? out.f0Hz[place] : toneHz;
+    if (place < out.count) out.f0Hz[place] = out.f0Hz[0];
+    out.f0Hz[0] = own;
+  }
+
+  return {
+    keep(spectra, hasLong, out) {
+      const [bestHz] = out.f0Hz;
+      if (out.count === 0) {
+        frames = 0;
+        isOneTone = false;
+        return;
+      }
+      const isSame = frames > 0 && Math.abs(bestHz / toneHz - 1) <= NEAR_SHARE;
+      const canTell = hasLong || toneHz >= LONG_WINDOW_BELOW_HZ;
+      if (!isSame && frames >= HELD_FRAMES && isOneTone && canTell && isHeld(spectra, bestHz)) putFirst(out);
+      else if (!isSame) {
+        frames = 0;
+        isOneTone = false;
+      }
+      toneHz = out.f0Hz[0];
+      const newest = before[frames % HELD_FRAMES];
+      for (let harmonic = 1; harmonic <= HARMONICS; harmonic++)
+        newest[harmonic] = canTell ? powerOf(spectra, harmonic) : 0;
+      isOneTone ||= hasOwnHarmonics(newest);
+      frames++;
+    },
+  };
+}
