@@ -3,13 +3,16 @@ import type { Candidates } from './combScore.ts';
 import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
 
 /** What has been heard for so many frames is a tone that can be held. */
-const HELD_FRAMES = 10;
+const HELD_FRAMES = 4;
+/** So many frames back its power is looked up. */
+const KEPT_FRAMES = 10;
 /** The highest partial for which a held tone is mistaken. */
 const HIGHEST_PARTIAL = 8;
 const NEAR_SHARE = 0.03;
-/** A tone is periodic at its own period: under this it is not, where the held one is by so much more. */
-const PERIODIC = 0.97;
-const MORE_PERIODIC = 0.03;
+/** By so little at least a partial misses being periodic at its own period where the held tone still sounds. */
+const NOT_PERIODIC = 0.02;
+/** And the tone, at its own, misses at most this share of it. */
+const LESS_NOISE = 0.5;
 /** By so much, in power, the harmonics of a partial grow within the held frames where the horn goes over to it. */
 const GROWN = 10 ** 0.6;
 const HARMONICS = 16;
@@ -32,7 +35,7 @@ export function createHeldTone(): HeldTone {
   let toneHz = 0;
   let frames = 0;
   let isOneTone = false;
-  const before = Array.from({ length: HELD_FRAMES }, () => new Float64Array(HARMONICS + 1));
+  const before = Array.from({ length: KEPT_FRAMES }, () => new Float64Array(HARMONICS + 1));
 
   const spectrumOf = ({ short, long }: DualSpectrum) => (toneHz < LONG_WINDOW_BELOW_HZ ? long : short);
 
@@ -48,9 +51,9 @@ export function createHeldTone(): HeldTone {
     const partial = Math.round(bestHz / toneHz);
     if (partial < 2 || partial > HIGHEST_PARTIAL) return false;
     if (Math.abs(bestHz / (partial * toneHz) - 1) > NEAR_SHARE) return false;
-    const clarity = clarityAt(spectra, bestHz);
-    if (clarity > PERIODIC || clarityAt(spectra, toneHz) < clarity + MORE_PERIODIC) return false;
-    const oldest = before[frames % HELD_FRAMES];
+    const noise = 1 - clarityAt(spectra, bestHz);
+    if (noise < NOT_PERIODIC || 1 - clarityAt(spectra, toneHz) > LESS_NOISE * noise) return false;
+    const oldest = before[frames < KEPT_FRAMES ? 0 : frames % KEPT_FRAMES];
     let then = 0;
     let now = 0;
     for (let harmonic = partial; harmonic <= HARMONICS; harmonic += partial) {
@@ -91,7 +94,7 @@ export function createHeldTone(): HeldTone {
         isOneTone = false;
       }
       toneHz = out.f0Hz[0];
-      const newest = before[frames % HELD_FRAMES];
+      const newest = before[frames % KEPT_FRAMES];
       for (let harmonic = 1; harmonic <= HARMONICS; harmonic++)
         newest[harmonic] = canTell ? powerOf(spectra, harmonic) : 0;
       isOneTone ||= hasOwnHarmonics(newest);
