@@ -1,6 +1,7 @@
 import { CoreError } from '../signal/index.ts';
 import { keyOfFifths } from './keyFifths.ts';
 import type { Measure, OpenRoad, PartState } from './measure.ts';
+import { metreBeats } from './metre.ts';
 import { readBarline, readDirection, readSound } from './readSigns.ts';
 import { MOST_NOTES } from './scorePart.ts';
 import { PLAIN_ROAD } from './unroll.ts';
@@ -36,11 +37,9 @@ export function readMeasures(measures: readonly XmlElement[]) {
   return { measures: read, firstBeats, transposition: transposition ?? 0 };
 }
 
-/** What no music has is passed over: a note of more beats, a horn that sounds farther off, a bar that is shorter or longer. */
+/** What no music has is passed over: a note of more beats, a horn that sounds farther off. */
 const MOST_NOTE_BEATS = 1000;
 const MOST_TRANSPOSITION = 48;
-const SHORTEST_METRE = 0.25;
-const LONGEST_METRE = 64;
 
 function readMeasure(element: XmlElement, index: number, state: PartState): Measure {
   const measure: Measure = {
@@ -94,9 +93,8 @@ function readAttributes(element: XmlElement, state: PartState): void {
   const [top, bottom] = [time && textOf(time, 'beats'), time && numberOf(time, 'beat-type')];
   if (top && bottom) {
     // "3+2" is five.
-    const sum = top.split('+').reduce((all, part) => all + Number(part), 0);
-    const metre = (4 * sum) / bottom;
-    if (metre >= SHORTEST_METRE && metre <= LONGEST_METRE) state.metreBeats = metre;
+    const count = top.split('+').reduce((all, part) => all + Number(part), 0);
+    state.metreBeats = metreBeats(count, bottom) ?? state.metreBeats;
   }
   const transpose = child(element, 'transpose');
   if (transpose) {

@@ -1,5 +1,6 @@
 import toneMidi from '@tonejs/midi';
 import { CoreError, type Reason } from '../signal/index.ts';
+import { metreBeats } from './metre.ts';
 import {
   MOST_LETTERS,
   MOST_NOTES,
@@ -14,9 +15,6 @@ const refuse = (sentence: string, name: Reason['name'], values: Reason['values']
 const HEAD = 'MThd';
 const TRACK = 'MTrk';
 const MOST_BEATS = 20_000;
-/** Of a metre: so many beats in a bar, of such a note at the shortest. */
-const MOST_COUNT = 64;
-const SHORTEST = 64;
 /** Played notes are written on this grid, of a quarter note: sixteenths and triplets. */
 const GRID = 1 / 12;
 /** Channel 10 of General MIDI, counted from 0. */
@@ -60,7 +58,8 @@ export function readMidi(bytes: Uint8Array): ReadScore {
     throw refuse(`The MIDI file cannot be read: ${(error as Error).message}.`, 'damaged');
   }
   const { ppq } = midi.header;
-  const beatsPerBar = beatsOf(midi.header.timeSignatures.at(0)?.timeSignature);
+  const [count, of] = midi.header.timeSignatures.at(0)?.timeSignature ?? [4, 4];
+  const beatsPerBar = metreBeats(count, of) ?? 4;
   const parts = midi.tracks.flatMap((track, i): ScorePart[] => {
     if (track.notes.length === 0 || track.channel === DRUM_CHANNEL) return [];
     if (track.notes.length > MOST_NOTES)
@@ -123,10 +122,4 @@ export function readMidi(bytes: Uint8Array): ReadScore {
     beatsPerBar,
     parts,
   };
-}
-
-/** Quarter notes in a bar; four where no bar could be like this. */
-function beatsOf(signature: readonly number[] | undefined): number {
-  const [count, of] = signature ?? [4, 4];
-  return count >= 1 && count <= MOST_COUNT && of >= 1 && of <= SHORTEST ? (4 * count) / of : 4;
 }

@@ -611,6 +611,23 @@ describe('figures that no music has', () => {
     expect(lengths('1e300')).toEqual([4]);
   });
 
+  it.each([
+    ['6', '8', 3],
+    ['3+2', '8', 2.5],
+    ['64', '64', 4],
+    ['0', '4', 4],
+    ['-3', '4', 4],
+    ['65', '4', 4],
+    ['4', '4096', 4],
+    ['3', '0.5', 4],
+    ['three', '4', 4],
+  ])('a metre of %s by %s counts as one of %d quarters', (count, of, quarters) => {
+    const time = `<attributes><divisions>1</divisions><time><beats>${count}</beats><beat-type>${of}</beat-type></time></attributes>`;
+    const { beatsPerBar, parts } = read(`${time}<note><rest measure="yes"/></note>${one()}`);
+    expect(beatsPerBar).toBe(quarters);
+    expect(parts[0].bars.length).toBe(1);
+  });
+
   it('a transposition past all instruments is none', () => {
     const sounding = (chromatic: string) =>
       read(
