@@ -1,8 +1,8 @@
 import { cellOf, CELLS_PER_OCTAVE, createGrid, hzOf } from './combGrid.ts';
 import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
 import { createHeldTone } from './heldTone.ts';
+import { MAX_CANDIDATES, type Candidates } from './pitchCandidates.ts';
 
-export const MAX_CANDIDATES = 6;
 /**
  * What every horn needs at every A4, whichever is played: a sound must be heard the same again when it is put down to another horn.
  * A test of the horns holds it.
@@ -39,18 +39,6 @@ const SETTLING_FRAMES = 8;
 const DOUBT_EVERY = 12;
 /** Pitches of neighbouring frames this near are of one tone. */
 export const SAME_TONE_SHARE = 0.04;
-
-/** Candidates of one frame, best first; only the first `count` mean anything. */
-export interface Candidates {
-  count: number;
-  f0Hz: Float64Array;
-  score: Float64Array;
-}
-
-/** Room for the candidates of a frame, empty. */
-export function createCandidates(): Candidates {
-  return { count: 0, f0Hz: new Float64Array(MAX_CANDIDATES), score: new Float64Array(MAX_CANDIDATES) };
-}
 
 const harmonicOffset = (k: number) => Math.round(CELLS_PER_OCTAVE * Math.log2(k));
 const ATTACK = Array.from({ length: MAX_HARMONIC }, (_, i) => harmonicOffset(i + 1));

@@ -1,17 +1,17 @@
 import { clarityAt } from './clarity.ts';
-import type { Candidates } from './combScore.ts';
 import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
+import type { Candidates } from './pitchCandidates.ts';
 
 /** What has been heard for so many frames is a tone that can be held. */
 const HELD_FRAMES = 4;
-/** So many frames back its power is looked up. */
+/** How its power grew is told over so many. */
 const KEPT_FRAMES = 10;
 /** The highest partial for which a held tone is mistaken. */
 const HIGHEST_PARTIAL = 8;
 const NEAR_SHARE = 0.03;
-/** By so little at least a partial misses being periodic at its own period where the held tone still sounds. */
+/** A partial whose clarity is short of 1 by less than this sounds alone: nothing of the held tone is left. */
 const NOT_PERIODIC = 0.02;
-/** And the tone, at its own, misses at most this share of it. */
+/** The clarity of the held tone is short of 1 by at most this share of that. */
 const LESS_NOISE = 0.5;
 /** By so much, in power, the harmonics of a partial grow within the held frames where the horn goes over to it. */
 const GROWN = 10 ** 0.6;

@@ -234,6 +234,26 @@ describe('the listener against exact truth', () => {
         }
   });
 
+  it('does not hold two notes a fifth apart, that ring together in a hall, as their common fundamental', () => {
+    const rateHz = 16000;
+    const levels = [-6, -10, -14, -20, -26, -32];
+    for (const hz of [98, 131, 196]) {
+      const tone = (f0Hz: number, t: number) =>
+        levels.reduce(
+          (sum, db, i) => sum + 10 ** ((db - 12) / 20) * Math.sin(2 * Math.PI * (i + 1) * f0Hz * t + i * i),
+          0,
+        );
+      const samples = Float32Array.from({ length: 1.5 * rateHz }, (_, n) => {
+        const t = n / rateHz;
+        const before = t < 0.5 ? 1 : 10 ** ((-33 * (t - 0.5)) / 20);
+        return before * tone(3 * hz, t) + Math.max(0, Math.min(1, (t - 0.5) / 0.02)) * tone(2 * hz, t);
+      });
+      const { columns } = listenTo(samples, rateHz);
+      const late = Array.from(columns.f0Hz.slice(105, 140));
+      expect(late.filter((f0Hz) => Math.abs(f0Hz / (2 * hz) - 1) < 0.03).length, `${hz} Hz`).toBe(35);
+    }
+  });
+
   it('does not take the hum of the mains for the first two harmonics of a tone a twelfth under a low note', () => {
     const rateHz = 16000;
     const low = [-10, -3, 0, -2, -4, -6, -8, -10];

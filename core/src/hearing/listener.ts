@@ -1,11 +1,12 @@
 import { CoreError } from '../signal/index.ts';
 import { createAirMeter } from './airMeter.ts';
 import { clarityAt } from './clarity.ts';
-import { createCandidates, createCombScore, SAME_TONE_SHARE } from './combScore.ts';
+import { createCombScore, SAME_TONE_SHARE } from './combScore.ts';
 import { curveCorrectionCents } from './curvedPitch.ts';
 import { createDualSpectrum, createDualSpectrumStage, pitchWindowSeconds } from './dualSpectrum.ts';
 import { FRAME_SECONDS, type FrameTrack } from './frames.ts';
 import { createLevelMeter } from './levelMeter.ts';
+import { createCandidates } from './pitchCandidates.ts';
 import { createPitchPath, PATH_LOOK_AHEAD } from './pitchPath.ts';
 import { createRates, RATE_24_HZ } from './rates.ts';
 import { refinePitch } from './refinePitch.ts';

@@ -1,4 +1,4 @@
-import { MAX_CANDIDATES, type Candidates } from './combScore.ts';
+import { MAX_CANDIDATES, type Candidates } from './pitchCandidates.ts';
 
 /** Frames the path looks ahead before it decides. */
 export const PATH_LOOK_AHEAD = 2;
