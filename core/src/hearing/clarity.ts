@@ -1,4 +1,4 @@
-import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
+import { spectrumFor, type DualSpectrum } from './dualSpectrum.ts';
 
 /**
  * Normalised autocorrelation of the frame at the period of `f0Hz`, 0-1, read off the power spectrum
@@ -6,7 +6,7 @@ import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
  * divided out: its circular autocorrelation is (2 + cos(2 pi T / N)) / 3.
  */
 export function clarityAt(spectra: DualSpectrum, f0Hz: number): number {
-  const { power, binHz } = f0Hz < LONG_WINDOW_BELOW_HZ ? spectra.long : spectra.short;
+  const { power, binHz } = spectrumFor(spectra, f0Hz);
   const turn = (2 * Math.PI * binHz) / f0Hz;
   const twice = 2 * Math.cos(turn);
   let before = Math.cos(turn);

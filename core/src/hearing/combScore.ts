@@ -1,5 +1,5 @@
 import { cellOf, CELLS_PER_OCTAVE, createGrid, hzOf } from './combGrid.ts';
-import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
+import { LONG_WINDOW_BELOW_HZ, spectrumFor, type DualSpectrum } from './dualSpectrum.ts';
 import { createHeldTone } from './heldTone.ts';
 import { MAX_CANDIDATES, type Candidates } from './pitchCandidates.ts';
 
@@ -176,8 +176,8 @@ export function createCombScore(): CombScore {
       const hz = out.f0Hz[i];
       if (Math.abs((3 * hz) / best - 1) > TWELFTH_NEAR) continue;
       if (hz < LONG_WINDOW_BELOW_HZ && !hasLong) return;
-      const [{ grid }, spectrum] =
-        hz < LONG_WINDOW_BELOW_HZ ? ([long, spectra.long] as const) : ([short, spectra.short] as const);
+      const { grid } = hz < LONG_WINDOW_BELOW_HZ ? long : short;
+      const spectrum = spectrumFor(spectra, hz);
       const at = (k: number) => {
         const cell = Math.round(cellOf(k * hz));
         return Math.max(grid[cell - 1], grid[cell], grid[cell + 1]);

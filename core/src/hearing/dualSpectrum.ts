@@ -76,6 +76,10 @@ export interface DualSpectrum {
   long: Spectrum;
 }
 
+/** The view in which the harmonics of a fundamental are parted: long under the border, short above it. */
+export const spectrumFor = ({ short, long }: DualSpectrum, f0Hz: number): Spectrum =>
+  f0Hz < LONG_WINDOW_BELOW_HZ ? long : short;
+
 /** Length of the window in which a pitch is heard: long under the border, short above it. */
 export function pitchWindowSeconds(f0Hz: number): number {
   return SIZE / (f0Hz < LONG_WINDOW_BELOW_HZ ? LONG_RATE_HZ : SHORT_RATE_HZ);

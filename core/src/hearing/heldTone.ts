@@ -1,5 +1,5 @@
 import { clarityAt } from './clarity.ts';
-import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
+import { LONG_WINDOW_BELOW_HZ, spectrumFor, type DualSpectrum } from './dualSpectrum.ts';
 import type { Candidates } from './pitchCandidates.ts';
 
 /** What has been heard for so many frames is a tone that can be held. */
@@ -37,11 +37,16 @@ export function createHeldTone(): HeldTone {
   let isOneTone = false;
   const before = Array.from({ length: KEPT_FRAMES }, () => new Float64Array(HARMONICS + 1));
 
-  const spectrumOf = ({ short, long }: DualSpectrum) => (toneHz < LONG_WINDOW_BELOW_HZ ? long : short);
+  const isTone = (f0Hz: number) => Math.abs(f0Hz / toneHz - 1) <= NEAR_SHARE;
+
+  function forget() {
+    frames = 0;
+    isOneTone = false;
+  }
 
   /** Power of a harmonic of the tone in the newest frame; 0 above what the spectrum knows. */
   function powerOf(spectra: DualSpectrum, harmonic: number): number {
-    const { power, binHz, topHz } = spectrumOf(spectra);
+    const { power, binHz, topHz } = spectrumFor(spectra, toneHz);
     if (harmonic * toneHz > topHz) return 0;
     const below = Math.floor((harmonic * toneHz) / binHz);
     return Math.max(power[below], power[below + 1]);
@@ -50,7 +55,7 @@ export function createHeldTone(): HeldTone {
   function isHeld(spectra: DualSpectrum, bestHz: number): boolean {
     const partial = Math.round(bestHz / toneHz);
     if (partial < 2 || partial > HIGHEST_PARTIAL) return false;
-    if (Math.abs(bestHz / (partial * toneHz) - 1) > NEAR_SHARE) return false;
+    if (!isTone(bestHz / partial)) return false;
     const noise = 1 - clarityAt(spectra, bestHz);
     if (noise < NOT_PERIODIC || 1 - clarityAt(spectra, toneHz) > LESS_NOISE * noise) return false;
     const oldest = before[frames < KEPT_FRAMES ? 0 : frames % KEPT_FRAMES];
@@ -70,28 +75,25 @@ export function createHeldTone(): HeldTone {
   }
 
   function putFirst(out: Candidates) {
-    let place = 1;
-    while (place < out.count - 1 && Math.abs(out.f0Hz[place] / toneHz - 1) > NEAR_SHARE) place++;
-    const isThere = place < out.count && Math.abs(out.f0Hz[place] / toneHz - 1) <= NEAR_SHARE;
-    const own = isThere ? out.f0Hz[place] : toneHz;
-    if (place < out.count) out.f0Hz[place] = out.f0Hz[0];
+    const [best] = out.f0Hz;
+    const found = out.f0Hz.findIndex((f0Hz, i) => i > 0 && i < out.count && isTone(f0Hz));
+    const own = found > 0 ? out.f0Hz[found] : toneHz;
+    // Where the tone was not found the last candidate makes room.
+    out.f0Hz[found > 0 ? found : out.count - 1] = best;
     out.f0Hz[0] = own;
   }
 
   return {
     keep(spectra, hasLong, out) {
-      const [bestHz] = out.f0Hz;
       if (out.count === 0) {
-        frames = 0;
-        isOneTone = false;
+        forget();
         return;
       }
-      const isSame = frames > 0 && Math.abs(bestHz / toneHz - 1) <= NEAR_SHARE;
+      const [bestHz] = out.f0Hz;
       const canTell = hasLong || toneHz >= LONG_WINDOW_BELOW_HZ;
-      if (!isSame && frames >= HELD_FRAMES && isOneTone && canTell && isHeld(spectra, bestHz)) putFirst(out);
-      else if (!isSame) {
-        frames = 0;
-        isOneTone = false;
+      if (frames === 0 || !isTone(bestHz)) {
+        if (frames >= HELD_FRAMES && isOneTone && canTell && isHeld(spectra, bestHz)) putFirst(out);
+        else forget();
       }
       toneHz = out.f0Hz[0];
       const newest = before[frames % KEPT_FRAMES];

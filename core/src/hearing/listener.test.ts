@@ -24,6 +24,10 @@ function steadyNote(change: Partial<SimulatedNote>): SimulatedNote {
   };
 }
 
+/** The sum of harmonics of such levels, in dB, at one phase of the fundamental, in radians; each with a phase of its own. */
+const harmonics = (levelsDb: readonly number[], phase: number) =>
+  levelsDb.reduce((sum, db, i) => sum + 10 ** (db / 20) * Math.sin((i + 1) * phase + i * i), 0);
+
 /** Errors of a hearing against the simulated player's exact truth, away from the tone's edges. */
 function compare(note: SimulatedNote) {
   const { samples, truth, sampleRateHz } = playNote(note);
@@ -181,11 +185,7 @@ describe('the listener against exact truth', () => {
         [overblown, 3],
       ] as const) {
         const samples = Float32Array.from({ length: 48000 }, (_, n) =>
-          levels.reduce(
-            (sum, db, i) =>
-              sum + 10 ** (db / 20) * Math.sin((2 * Math.PI * (i + 1) * hz * n) / 48000 + i * i),
-            0,
-          ),
+          harmonics(levels, (2 * Math.PI * hz * n) / 48000),
         );
         const { columns } = listenTo(samples, 48000);
         const settled = Array.from(columns.f0Hz.slice(10, 90));
@@ -208,21 +208,14 @@ describe('the listener against exact truth', () => {
         for (const isSlip of [false, true]) {
           const samples = Float32Array.from({ length: 1.3 * rateHz }, (_, n) => {
             const t = n / rateHz;
-            return levels.reduce((sum, db, i) => {
-              const isCommon = (i + 1) % times === 0;
-              // What a slip leaves behind dies away in the room; what it comes to is louder than it was.
-              const slipped = Math.max(0, t - 0.5);
-              const changedDb = isSlip
-                ? isCommon
-                  ? 8 * Math.min(1, slipped / 0.02)
-                  : -67 * slipped
-                : isCommon
-                  ? 0
-                  : roomDb(t);
-              return (
-                sum + 10 ** ((db - 12 + changedDb) / 20) * Math.sin(2 * Math.PI * (i + 1) * hz * t + i * i)
-              );
-            }, 0);
+            // What a slip leaves behind dies away in the room; what it comes to is louder than it was.
+            const slipped = Math.max(0, t - 0.5);
+            const commonDb = isSlip ? 8 * Math.min(1, slipped / 0.02) : 0;
+            const ownDb = isSlip ? -67 * slipped : roomDb(t);
+            return harmonics(
+              levels.map((db, i) => db - 12 + ((i + 1) % times === 0 ? commonDb : ownDb)),
+              2 * Math.PI * hz * t,
+            );
           });
           const { columns } = listenTo(samples, rateHz);
           const isAt = (wanted: number) => (f0Hz: number) => Math.abs(1200 * Math.log2(f0Hz / wanted)) < 60;
@@ -236,13 +229,9 @@ describe('the listener against exact truth', () => {
 
   it('does not hold two notes a fifth apart, that ring together in a hall, as their common fundamental', () => {
     const rateHz = 16000;
-    const levels = [-6, -10, -14, -20, -26, -32];
+    const tone = (f0Hz: number, t: number) =>
+      harmonics([-18, -22, -26, -32, -38, -44], 2 * Math.PI * f0Hz * t);
     for (const hz of [98, 131, 196]) {
-      const tone = (f0Hz: number, t: number) =>
-        levels.reduce(
-          (sum, db, i) => sum + 10 ** ((db - 12) / 20) * Math.sin(2 * Math.PI * (i + 1) * f0Hz * t + i * i),
-          0,
-        );
       const samples = Float32Array.from({ length: 1.5 * rateHz }, (_, n) => {
         const t = n / rateHz;
         const before = t < 0.5 ? 1 : 10 ** ((-33 * (t - 0.5)) / 20);
@@ -267,10 +256,7 @@ describe('the listener against exact truth', () => {
               (sum, k) => sum + Math.sin(k * mainsHz * turn + k * k) / (k % 2 === 1 ? k : 2 * k),
               0,
             );
-            return low.reduce(
-              (sum, db, i) => sum + tone * 10 ** (db / 20) * Math.sin((i + 1) * hz * turn + i * i),
-              10 ** (humDb / 20) * hum,
-            );
+            return tone * harmonics(low, hz * turn) + 10 ** (humDb / 20) * hum;
           });
           const { columns } = listenTo(samples, rateHz);
           const far = Array.from(columns.f0Hz.slice(18, 62)).filter(

@@ -1,4 +1,4 @@
-import { LONG_WINDOW_BELOW_HZ, type DualSpectrum } from './dualSpectrum.ts';
+import { spectrumFor, type DualSpectrum } from './dualSpectrum.ts';
 
 const PASSES = [
   { harmonics: 3, outlier: 0.035 },
@@ -12,7 +12,7 @@ const PASSES = [
  * narrower spread. Returns `roughHz` itself where no harmonic stands out of the noise between them.
  */
 export function refinePitch(spectra: DualSpectrum, roughHz: number): number {
-  const spectrum = roughHz < LONG_WINDOW_BELOW_HZ ? spectra.long : spectra.short;
+  const spectrum = spectrumFor(spectra, roughHz);
   const { power, binHz } = spectrum;
   let f0Hz = roughHz;
   for (const { harmonics, outlier } of PASSES) {

@@ -15,16 +15,15 @@ const SECONDS = 4;
 /** Breath pressure (controller 128): the tone stands from 80 to 100; over 110 it goes up to the twelfth. */
 const BREATH = 86;
 
-/** Plays a score of the synthesis toolkit's reed and bore; one line an event. The same seed, 0 to 59, gives the same samples. */
+/** Plays a score of the synthesis toolkit's reed and bore; one line an event. The same score gives the same samples. */
 export function renderModel(
   lines: readonly string[],
   rateHz = RATE_HZ,
-  seed = 1,
 ): { samples: Float32Array<ArrayBuffer>; sampleRateHz: number } {
   const folder = mkdtempSync(join(tmpdir(), 'reed-model-'));
   const [score, wav] = [join(folder, 'score.ski'), join(folder, 'score.wav')];
   writeFileSync(score, `${lines.join('\n')}\n`);
-  const clock = ['-f', `@2000-01-01 00:00:${`${seed}`.padStart(2, '0')}`];
+  const clock = ['-f', '@2000-01-01 00:00:01'];
   const play = [PROGRAM, 'Saxofony', '-s', `${rateHz}`, '-ow', wav, '-if', score];
   execFileSync(HELD_CLOCK, [...clock, ...play], { stdio: 'ignore' });
   const { samples, sampleRateHz } = decodeWav(readFileSync(wav));
@@ -39,17 +38,16 @@ const OWN = 0.99;
 export const hasModel = () => existsSync(PROGRAM) && existsSync(HELD_CLOCK);
 
 /** Steady notes of that model. */
-export function renderModelNotes(seed = 1): SampledNote[] {
+export function renderModelNotes(): SampledNote[] {
   return Array.from({ length: HIGHEST - LOWEST + 1 }, (_, i) => {
     const midi = LOWEST + i;
-    const score = [
+    const { samples, sampleRateHz } = renderModel([
       'ControlChange 0.0 1 128 0.0',
       `NoteOn 0.1 1 ${midi} 80`,
       `ControlChange 0.0 1 128 ${BREATH}.0`,
       `NoteOff ${SECONDS} 1 ${midi} 64`,
       'ExitProgram 0.2 1 0 0',
-    ];
-    const { samples, sampleRateHz } = renderModel(score, RATE_HZ, seed);
+    ]);
     return describeNote(midi, samples, sampleRateHz);
   }).filter(({ ownShare }) => ownShare >= OWN);
 }

@@ -33,7 +33,7 @@ const TAKES: Record<string, string[]> = {
   blownHard: [...begin(G), breath(0, 127), ...end(1.5)],
 };
 
-/** Renders the takes that the verdicts' tests hear, and writes them as FLAC. With another seed rows may have to be looked at anew. */
+/** Renders the takes that the verdicts' tests hear, and writes them as FLAC. With another release of the model rows may have to be looked at anew. */
 export async function renderModelTakes(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
   for (const [name, lines] of Object.entries(TAKES)) {
